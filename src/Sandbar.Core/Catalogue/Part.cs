@@ -1,0 +1,81 @@
+using System.Collections.Immutable;
+using Sandbar.Core.Design;
+using Sandbar.Core.Rendering;
+
+namespace Sandbar.Core.Catalogue;
+
+/// <summary>A cascade layer of the stylesheet, in order.</summary>
+public enum Layer
+{
+    Foundations,
+    Parts,
+    Frame,
+    Blocks,
+}
+
+/// <summary>What a slot of a part holds.</summary>
+public enum SlotKind
+{
+    /// <summary>Text with emphasis and links, in the inline marks of CommonMark.</summary>
+    Text,
+
+    /// <summary>A page's id, or an anchor (<c>#name</c>).</summary>
+    Link,
+
+    /// <summary>A picture of the shelf, by id.</summary>
+    Picture,
+
+    /// <summary>A menu, by id.</summary>
+    Menu,
+}
+
+/// <param name="Required">Whether a block without it is not shown.</param>
+public sealed record Slot(string Id, string Name, SlotKind Kind, bool Required = false);
+
+/// <summary>A look as the catalogue proposes it; the values are typed as a designer would.</summary>
+/// <param name="Name">Its name; the first look of a part is its default.</param>
+/// <param name="Cells">Values by the text form of <see cref="CellKey"/>.</param>
+public sealed record LookSeed(string Name, params (string Key, string Value)[] Cells);
+
+/// <summary>Fixed CSS that makes the part work whatever its look.</summary>
+/// <param name="Selector">Complete selector.</param>
+/// <param name="Declarations">Property and value.</param>
+public sealed record Structure(string Selector, params (string Name, string Value)[] Declarations);
+
+/// <summary>A kind of element the site styles. One file each; ledger, stylesheet, pages and documentation are made from it.</summary>
+public sealed record Part
+{
+    public required string Id { get; init; }
+
+    public required string Name { get; init; }
+
+    /// <summary>
+    /// The selector through which it reaches the page's elements: a class, or an element in <c>:where()</c> so that it never outweighs a class.
+    /// A part with several looks marks its elements with the look's class too.
+    /// </summary>
+    public required string Hook { get; init; }
+
+    /// <summary>What follows the hook where the looks are for the pieces inside, such as the links of a menu; states are those of the pieces.</summary>
+    public string Inner { get; init; } = "";
+
+    public Layer Layer { get; init; } = Layer.Parts;
+
+    public ImmutableArray<Slot> Slots { get; init; } = [];
+
+    public required ImmutableArray<PartProperty> Properties { get; init; }
+
+    /// <summary>The states its looks can differ in, Rest first.</summary>
+    public ImmutableArray<State> States { get; init; } = [State.Rest];
+
+    public required ImmutableArray<LookSeed> Looks { get; init; }
+
+    public ImmutableArray<Structure> Structure { get; init; } = [];
+
+    /// <summary>Whether blocks may stand inside.</summary>
+    public bool HoldsBlocks { get; init; }
+
+    /// <summary>Writes a block of this part as HTML.</summary>
+    public required Action<BlockWriter> Write { get; init; }
+
+    public PartProperty? Property(string id) => Properties.FirstOrDefault(p => p.Id == id);
+}

@@ -1,0 +1,46 @@
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Catalogue.Parts;
+
+/// <summary>A button: a link that asks for a deed.</summary>
+internal static class ButtonPart
+{
+    public static readonly Part Part = new()
+    {
+        Id = "button",
+        Name = "Button",
+        Hook = ".button",
+        Slots = [new("label", "Label", SlotKind.Text, Required: true), new("to", "Leads to", SlotKind.Link)],
+        Properties =
+        [
+            Properties.Background, Properties.TextColor, Properties.TextStyle, Properties.Underline,
+            Properties.UnderlineThickness, Properties.UnderlineOffset, Properties.Opacity,
+            Properties.Border, Properties.Radius, Properties.Outline, Properties.OutlineOffset, Properties.Shadow,
+            Properties.Padding, Properties.Width,
+        ],
+        States = [State.Rest, State.Current, State.Hover, State.Focus, State.Pressed, State.Off],
+        Looks =
+        [
+            new("Filled",
+                ("background", "action"), ("background@hover", "rest shade 1"),
+                ("text-colour", "action text"), ("text-style", "Label"), ("underline", "none"),
+                ("border", "none"), ("radius", "soft"), ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"),
+                ("padding", "space 2 space 4"), ("width", "fit")),
+            new("Outlined",
+                ("background", "none"), ("background@hover", "action tint 6"),
+                ("text-colour", "action"), ("text-style", "Label"), ("underline", "none"),
+                ("border", "action line"), ("radius", "soft"), ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"),
+                ("padding", "space 2 space 4"), ("width", "fit")),
+            new("Plain",
+                ("background", "none"), ("text-colour", "link"), ("text-colour@hover", "rest shade 1"), ("text-style", "Label"),
+                ("underline", "line"), ("underline-thickness", "1px"), ("underline-thickness@hover", "2px"), ("underline-offset", "4px"),
+                ("border", "none"), ("radius", "none"), ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"),
+                ("padding", "space 1 0"), ("width", "fit")),
+        ],
+        Structure =
+        [
+            new(".button", ("display", "inline-block"), ("max-inline-size", "100%"), ("text-align", "center"), ("cursor", "pointer")),
+        ],
+        Write = w => w.Element("a", w.Link("to"), () => w.Text("label")),
+    };
+}

@@ -1,0 +1,67 @@
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Catalogue.Parts;
+
+/// <summary>A card: one thing of several alike, with a title that may lead further.</summary>
+internal static class CardPart
+{
+    public static readonly Part Part = new()
+    {
+        Id = "card",
+        Name = "Card",
+        Hook = ".card",
+        Slots =
+        [
+            new("picture", "Picture", SlotKind.Picture), new("alt", "Picture in words", SlotKind.Text),
+            new("eyebrow", "Eyebrow", SlotKind.Text), new("title", "Title", SlotKind.Text, Required: true),
+            new("text", "Text", SlotKind.Text), new("to", "Leads to", SlotKind.Link),
+        ],
+        Properties =
+        [
+            Properties.Background,
+            Properties.TextColor.For("title", "Title colour", " .card-title"), Properties.TextStyle.For("title", "Title style", " .card-title"),
+            Properties.TextColor.For("text", "Text colour", " .card-text"), Properties.TextStyle.For("text", "Text style", " .card-text"),
+            Properties.TextColor.For("eyebrow", "Eyebrow colour", " .card-eyebrow"), Properties.TextStyle.For("eyebrow", "Eyebrow style", " .card-eyebrow"),
+            Properties.Border, Properties.Radius, Properties.Shadow,
+            Properties.Padding.For("body", "Padding", " .card-body"), Properties.Gap.For("body", "Gap", " .card-body"),
+        ],
+        States = [State.Rest, State.Hover],
+        Looks =
+        [
+            new("Standard",
+                ("background", "raised"), ("title-text-colour", "text"), ("title-text-style", "Subtitle"),
+                ("text-text-colour", "text"), ("text-text-style", "Body"), ("eyebrow-text-colour", "quiet text"), ("eyebrow-text-style", "Eyebrow"),
+                ("border", "hairline"), ("radius", "round"), ("shadow", "none"), ("shadow@hover", "lift"),
+                ("body-padding", "space 4"), ("body-gap", "space 2")),
+            new("Featured",
+                ("background", "raised"), ("title-text-colour", "text"), ("title-text-style", "Subtitle"),
+                ("text-text-colour", "text"), ("text-text-style", "Body"), ("eyebrow-text-colour", "quiet text"), ("eyebrow-text-style", "Eyebrow"),
+                ("border", "bright"), ("radius", "round"), ("shadow", "none"), ("shadow@hover", "lift"),
+                ("body-padding", "space 4"), ("body-gap", "space 2")),
+        ],
+        Structure =
+        [
+            new(".card", ("position", "relative"), ("display", "flex"), ("flex-direction", "column"), ("overflow", "clip")),
+            new(".card-picture", ("display", "block"), ("inline-size", "100%"), ("block-size", "auto"), ("aspect-ratio", "3 / 2"), ("object-fit", "cover")),
+            new(".card-body", ("display", "flex"), ("flex-direction", "column"), ("flex", "1")),
+            new(".card-title, .card-text, .card-eyebrow", ("margin", "0")),
+            new(".card-link", ("color", "inherit"), ("text-decoration-line", "none")),
+            // The title's link covers the card, so that the whole card can be clicked and is still read once.
+            new(".card-link::after", ("content", "\"\""), ("position", "absolute"), ("inset", "0")),
+        ],
+        Write = w => w.Element("article", [], () =>
+        {
+            w.Picture("picture", "alt", "card-picture");
+            w.Piece("div", "card-body", () =>
+            {
+                if (w.Has("eyebrow")) w.Piece("p", "card-eyebrow", () => w.Text("eyebrow"));
+                w.Piece("h3", "card-title", () =>
+                {
+                    if (w.Has("to")) w.Piece("a", "card-link", w.Link("to"), () => w.Text("title"));
+                    else w.Text("title");
+                });
+                if (w.Has("text")) w.Piece("p", "card-text", () => w.Text("text"));
+            });
+        }),
+    };
+}

@@ -1,0 +1,37 @@
+namespace Sandbar.Core.Catalogue.Parts;
+
+/// <summary>The foot of every page: columns of text and menus, and a credit line.</summary>
+internal static class FooterPart
+{
+    public static readonly Part Part = new()
+    {
+        Id = "footer",
+        Name = "Footer",
+        Hook = ".site-footer",
+        Layer = Layer.Frame,
+        HoldsBlocks = true,
+        Slots = [new("credit", "Credit line", SlotKind.Text)],
+        Properties =
+        [
+            Properties.Background, Properties.LineAbove, Properties.Padding,
+            Properties.TextColor.For("credit", "Credit colour", " .credit"), Properties.TextStyle.For("credit", "Credit style", " .credit"),
+            Properties.ContentWidth.For("content", "Content width", " > .content"), Properties.Gap.For("content", "Gap", " > .content"),
+        ],
+        Looks =
+        [
+            new("Standard",
+                ("background", "ground"), ("line-above", "none"), ("padding", "space 6 space 4"),
+                ("credit-text-colour", "quiet text"), ("credit-text-style", "Caption"), ("content-content-width", "1120px"), ("content-gap", "space 5")),
+        ],
+        Structure =
+        [
+            new(".site-footer > .content", ("display", "grid"), ("margin-inline", "auto")),
+            new(".site-footer .credit", ("margin", "0")),
+        ],
+        Write = w => w.Element("footer", [], () => w.Piece("div", "content", () =>
+        {
+            w.Blocks();
+            if (w.Has("credit")) w.Piece("p", "credit", () => w.Text("credit"));
+        })),
+    };
+}

@@ -1,0 +1,37 @@
+namespace Sandbar.Core.Catalogue.Parts;
+
+/// <summary>The head of every page: the site's name, the menu, an action.</summary>
+internal static class HeaderPart
+{
+    public static readonly Part Part = new()
+    {
+        Id = "header",
+        Name = "Header",
+        Hook = ".site-header",
+        Layer = Layer.Frame,
+        HoldsBlocks = true,
+        Slots = [new("name", "Site name", SlotKind.Text, Required: true), new("to", "Leads to", SlotKind.Link)],
+        Properties =
+        [
+            Properties.Background, Properties.TextColor.For("name", "Name colour", " .site-name"), Properties.TextStyle.For("name", "Name style", " .site-name"),
+            Properties.LineBelow, Properties.Shadow, Properties.Padding,
+            Properties.ContentWidth.For("content", "Content width", " > .content"), Properties.Gap.For("content", "Gap", " > .content"),
+        ],
+        Looks =
+        [
+            new("Standard",
+                ("background", "ground"), ("name-text-colour", "text"), ("name-text-style", "Name"), ("line-below", "hairline"), ("shadow", "none"),
+                ("padding", "space 3 space 4"), ("content-content-width", "1120px"), ("content-gap", "space 2 * 1.5")),
+        ],
+        Structure =
+        [
+            new(".site-header > .content", ("display", "flex"), ("flex-wrap", "wrap"), ("align-items", "center"), ("margin-inline", "auto")),
+            new(".site-name", ("margin-inline-end", "auto"), ("text-decoration-line", "none")),
+        ],
+        Write = w => w.Element("header", [], () => w.Piece("div", "content", () =>
+        {
+            w.Piece("a", "site-name", w.Link("to"), () => w.Text("name"));
+            w.Blocks();
+        })),
+    };
+}

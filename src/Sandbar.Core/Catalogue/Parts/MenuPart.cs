@@ -1,0 +1,41 @@
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Catalogue.Parts;
+
+/// <summary>A list of links to pages.</summary>
+internal static class MenuPart
+{
+    public static readonly Part Part = new()
+    {
+        Id = "menu",
+        Name = "Menu",
+        Hook = ".menu",
+        Inner = " .menu-link",
+        Layer = Layer.Frame,
+        Slots = [new("menu", "Menu", SlotKind.Menu, Required: true), new("label", "Name for screen readers", SlotKind.Text)],
+        Properties =
+        [
+            Properties.TextColor, Properties.TextStyle, Properties.Background, Properties.Underline, Properties.UnderlineThickness, Properties.UnderlineOffset,
+            Properties.Radius, Properties.Outline, Properties.OutlineOffset, Properties.Padding,
+        ],
+        States = [State.Rest, State.Current, State.Hover, State.Focus],
+        Looks =
+        [
+            new("Bar",
+                ("text-colour", "text"), ("text-style", "Label"), ("underline", "none"), ("underline@current", "line"), ("underline@hover", "line"),
+                ("underline-thickness", "1px"), ("underline-thickness@current", "2px"), ("underline-offset", "6px"), ("radius", "2px"),
+                ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"), ("padding", "space 1")),
+            new("Column",
+                ("text-colour", "text"), ("text-style", "Caption"), ("underline", "none"), ("underline@current", "line"), ("underline@hover", "line"),
+                ("underline-thickness", "1px"), ("underline-offset", "4px"), ("radius", "2px"),
+                ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"), ("padding", "space 1 0")),
+        ],
+        Structure =
+        [
+            new(".menu", ("display", "flex"), ("flex-wrap", "wrap"), ("gap", "0 1rem"), ("list-style-type", "none"), ("margin", "0"), ("padding", "0")),
+            new(".menu-column", ("flex-direction", "column")),
+            new(".menu-link", ("display", "inline-block")),
+        ],
+        Write = w => w.MenuList("menu", "label"),
+    };
+}

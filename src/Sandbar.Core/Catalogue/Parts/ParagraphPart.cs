@@ -1,0 +1,23 @@
+namespace Sandbar.Core.Catalogue.Parts;
+
+/// <summary>A paragraph of running text.</summary>
+internal static class ParagraphPart
+{
+    public static readonly Part Part = new()
+    {
+        Id = "paragraph",
+        Name = "Paragraph",
+        Hook = ".paragraph",
+        Slots = [new("text", "Text", SlotKind.Text, Required: true)],
+        Properties = [Properties.TextColor, Properties.TextStyle, Properties.TextAlign, Properties.Measure, Properties.SpaceBefore],
+        Looks =
+        [
+            new("Standard", ("text-colour", "text"), ("text-style", "Body"), ("measure", "38em")),
+            new("Lead", ("text-colour", "text"), ("text-style", "Lead"), ("measure", "34em")),
+            new("Eyebrow", ("text-colour", "quiet text"), ("text-style", "Eyebrow")),
+            new("Quiet", ("text-colour", "quiet text"), ("text-style", "Caption"), ("measure", "38em")),
+        ],
+        Structure = [new(".paragraph", ("margin", "0"), ("text-wrap", "pretty"))],
+        Write = w => w.Element("p", [], () => w.Text("text")),
+    };
+}

@@ -1,0 +1,51 @@
+using System.Runtime.CompilerServices;
+using Sandbar.Core.Colors;
+
+namespace Sandbar.Core.Design;
+
+/// <summary>A colour that a role comes to in a scheme.</summary>
+/// <param name="Source">The colour of the palette it is a step of; null for plain black or white.</param>
+/// <param name="Step">0 the base, 1… tints, −1… shades.</param>
+public sealed record ResolvedColor(Color Color, BaseColor? Source, int Step);
+
+/// <summary>What roles come to in a scheme.</summary>
+public static class SchemeColors
+{
+    private static readonly ConditionalWeakTable<BaseColor, StepRow> Rows = [];
+
+    /// <summary>A colour with its steps, computed once for as long as the colour stays as it is.</summary>
+    public static StepRow Row(BaseColor color) => Rows.GetValue(color, c => Steps.Of(ColorText.Parse(c.Css)));
+
+    /// <summary>The colour of a role, moved by some steps along its colour's row (and no further than the row goes).</summary>
+    public static ResolvedColor Resolve(Palette palette, Scheme scheme, string role, int step = 0)
+    {
+        var given = scheme.Colors[role];
+        if (given.Color is { } id) return Along(palette.Colors.Get(id), given.Step + step);
+        var readable = Readable(palette, Resolve(palette, scheme, given.ReadableOn!).Color);
+        return readable.Source is { } source ? Along(source, step) : readable with { Color = Along(readable.Color, step) };
+    }
+
+    /// <summary>A step of any colour, counted along its own row.</summary>
+    public static Color Along(Color color, int step) => Steps.Of(color).At(Clamp(step));
+
+    /// <summary>The base colour of the palette that reads best on a ground; black or white where none reaches 4.5 (WCAG 2.2, 1.4.3).</summary>
+    public static ResolvedColor Readable(Palette palette, Color ground)
+    {
+        var best = palette.Colors
+            .Select(c => new ResolvedColor(Row(c).Base, c, 0))
+            .Select(c => (Color: c, Ratio: Contrast.Ratio(c.Color, ground)))
+            .OrderByDescending(c => c.Ratio)
+            .FirstOrDefault();
+        if (best.Ratio >= 4.5) return best.Color;
+        var plain = Contrast.Ratio(Color.White, ground) >= Contrast.Ratio(Color.Black, ground) ? Color.White : Color.Black;
+        return new(plain, null, 0);
+    }
+
+    private static ResolvedColor Along(BaseColor color, int step)
+    {
+        var clamped = Clamp(step);
+        return new(Row(color).At(clamped), color, clamped);
+    }
+
+    private static int Clamp(int step) => Math.Clamp(step, -Steps.ShadeCount, Steps.TintCount);
+}

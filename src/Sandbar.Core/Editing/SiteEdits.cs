@@ -1,0 +1,46 @@
+using Sandbar.Core.Css;
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Editing;
+
+/// <summary>Renames the site. Its address stays.</summary>
+public sealed record RenameSite(string Name) : Edit
+{
+    public override Outcome Apply(Site site) => Names.Check(Name, []) is { } problem ? problem : site with { Name = Name.Trim() };
+
+    public override string Describe(Site site) => $"Site renamed to {Name.Trim()}";
+}
+
+/// <summary>
+/// Replaces the override sheet of the site. Text that does not parse is kept as it was typed, like any text a designer is in the middle of;
+/// only the rules that can be read reach the pages.
+/// </summary>
+public sealed record SetOverrides(string Css) : Edit
+{
+    /// <summary>Longest sheet, in characters.</summary>
+    public const int Longest = 500_000;
+
+    public override Outcome Apply(Site site)
+    {
+        if (Css.Length > Longest) return new Problem("/css", $"The sheet is longer than {Longest / 1000} kB.");
+        return site with { Overrides = new(Css) };
+    }
+
+    public override string Describe(Site site)
+    {
+        var before = site.Overrides.Site;
+        var start = 0;
+        while (start < before.Length && start < Css.Length && before[start] == Css[start]) start++;
+        return $"Overrides · line {TextPosition.At(Css, start).Line}";
+    }
+}
+
+/// <summary>Takes back a gesture, or an earlier taking back. The change itself is a patch made from the journal.</summary>
+/// <param name="Label">What was taken back, in words.</param>
+/// <param name="Again">Whether this makes the change again (redo).</param>
+public sealed record TakeBack(string Gesture, string Label, bool Again) : Edit
+{
+    public override Outcome Apply(Site site) => new Problem("/kind", "Use undo and redo for this.");
+
+    public override string Describe(Site site) => Again ? $"Redone: {Label}" : $"Undone: {Label}";
+}

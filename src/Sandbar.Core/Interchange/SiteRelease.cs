@@ -1,0 +1,36 @@
+using System.Text;
+using Sandbar.Core.Design;
+using Sandbar.Core.Rendering;
+
+namespace Sandbar.Core.Interchange;
+
+/// <summary>A file of a release.</summary>
+/// <param name="Path">Relative, with forward slashes.</param>
+/// <param name="Hash">The shelf's bytes it holds; null where <paramref name="Text"/> is set.</param>
+public sealed record ReleaseFile(string Path, string? Text, string? Hash);
+
+/// <summary>What a site is published as: a stylesheet, static pages, and the files of its shelf.</summary>
+public static class SiteRelease
+{
+    public const string StyleSheetPath = "site.css";
+
+    private static readonly Surroundings Static = new(
+        page => $"{page.Slug}.html",
+        item => item.File,
+        $"    <link rel=\"stylesheet\" href=\"{StyleSheetPath}\">\n",
+        MarkBlocks: false);
+
+    /// <summary>The stylesheet as it is published.</summary>
+    public static string StyleSheet(Site site) => StyleSheetText.Release(StyleSheetRenderer.Render(site), item => item.File);
+
+    /// <summary>Every file, the stylesheet first.</summary>
+    public static IEnumerable<ReleaseFile> Files(Site site)
+    {
+        yield return new(StyleSheetPath, StyleSheet(site), null);
+        foreach (var page in site.Pages) yield return new($"{page.Slug}.html", PageWriter.Write(site, page, Static), null);
+        foreach (var item in site.Shelf) yield return new(item.File, null, item.Hash);
+    }
+
+    /// <summary>Bytes of the stylesheet as it is sent, not compressed.</summary>
+    public static int Weight(Site site) => Encoding.UTF8.GetByteCount(StyleSheet(site));
+}

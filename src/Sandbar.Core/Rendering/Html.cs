@@ -1,0 +1,72 @@
+using System.Text;
+
+namespace Sandbar.Core.Rendering;
+
+/// <summary>HTML written so that a person can read it: indented, everything escaped.</summary>
+public sealed class Html
+{
+    private readonly StringBuilder text = new();
+    private int depth;
+    private int phrase;
+
+    public override string ToString() => text.ToString();
+
+    /// <summary>Writes markup as it is. Only for what the project itself wrote.</summary>
+    public void Raw(string markup) => text.Append(markup);
+
+    /// <param name="isPhrase">Whether its content stays on one line.</param>
+    public void Element(string tag, IEnumerable<(string Name, string Value)> attributes, Action inner, bool isPhrase)
+    {
+        Open(tag, attributes);
+        if (isPhrase) phrase++;
+        depth++;
+        inner();
+        depth--;
+        if (isPhrase) phrase--;
+        else Indent();
+        text.Append("</").Append(tag).Append('>');
+        if (phrase == 0) text.Append('\n');
+    }
+
+    public void Void(string tag, IEnumerable<(string Name, string Value)> attributes)
+    {
+        Open(tag, attributes);
+        if (phrase == 0 && text[^1] != '\n') text.Append('\n');
+    }
+
+    public void Text(string content) => Escape(content, inAttribute: false);
+
+    private void Open(string tag, IEnumerable<(string Name, string Value)> attributes)
+    {
+        if (phrase == 0) Indent();
+        text.Append('<').Append(tag);
+        foreach (var (name, value) in attributes)
+        {
+            text.Append(' ').Append(name).Append("=\"");
+            Escape(value, inAttribute: true);
+            text.Append('"');
+        }
+        text.Append('>');
+    }
+
+    private void Indent()
+    {
+        if (text.Length > 0 && text[^1] != '\n') text.Append('\n');
+        text.Append(' ', depth * 2);
+    }
+
+    private void Escape(string content, bool inAttribute)
+    {
+        foreach (var c in content)
+        {
+            _ = c switch
+            {
+                '&' => text.Append("&amp;"),
+                '<' => text.Append("&lt;"),
+                '>' => text.Append("&gt;"),
+                '"' when inAttribute => text.Append("&quot;"),
+                _ => text.Append(c),
+            };
+        }
+    }
+}

@@ -1,0 +1,72 @@
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Rendering;
+
+/// <summary>Where a page's links and files are found, which differs between stage and release.</summary>
+/// <param name="Page">Address of a page, by its place among the pages.</param>
+/// <param name="Asset">Address of a file of the shelf.</param>
+/// <param name="Head">What stands in the head besides title and description, such as the link to the stylesheet.</param>
+/// <param name="MarkBlocks">Whether elements carry the id of their block, so that a click leads to it.</param>
+public sealed record Surroundings(Func<Page, string> Page, Func<ShelfItem, string> Asset, string Head, bool MarkBlocks);
+
+/// <summary>A page as semantic HTML.</summary>
+public sealed class PageWriter
+{
+    private readonly Surroundings surroundings;
+
+    private PageWriter(Site site, Page page, Surroundings surroundings) => (Site, Page, this.surroundings) = (site, page, surroundings);
+
+    internal Site Site { get; }
+
+    internal Page Page { get; }
+
+    internal Html Html { get; } = new();
+
+    /// <summary>The page as a complete document.</summary>
+    public static string Write(Site site, Page page, Surroundings surroundings)
+    {
+        var writer = new PageWriter(site, page, surroundings);
+        writer.Document();
+        return writer.Html.ToString();
+    }
+
+    internal void Write(Block block)
+    {
+        var part = PartCatalogue.Get(block.Part);
+        if (part.Slots.Any(s => s.Required && block.Content.GetValueOrDefault(s.Id, "").Length == 0)) return;
+        part.Write(new(this, block, part));
+    }
+
+    /// <summary>The address of a page by its id; anchors and outside addresses stay as they are.</summary>
+    internal string Address(string to) => Site.Pages.Find(to) is { } page ? surroundings.Page(page) : InlineText.IsSafe(to) ? to : "#";
+
+    internal string Asset(ShelfItem item) => surroundings.Asset(item);
+
+    internal IEnumerable<(string Name, string Value)> Marks(Block block) => surroundings.MarkBlocks ? [("data-block", block.Id)] : [];
+
+    private void Document()
+    {
+        Html.Raw("<!doctype html>\n");
+        Html.Element("html", [("lang", "en"), ("data-scheme", Site.Palette.Schemes.Get(Page.Scheme).CssName)], () =>
+        {
+            Html.Element("head", [], () =>
+            {
+                Html.Void("meta", [("charset", "utf-8")]);
+                Html.Void("meta", [("name", "viewport"), ("content", "width=device-width, initial-scale=1")]);
+                Html.Element("title", [], () => Html.Text(Page.Title), isPhrase: true);
+                if (Page.Description.Length > 0) Html.Void("meta", [("name", "description"), ("content", Page.Description)]);
+                Html.Raw(surroundings.Head);
+            }, isPhrase: false);
+            Html.Element("body", [], () =>
+            {
+                Write(Site.Frame.Header);
+                Html.Element("main", [], () =>
+                {
+                    foreach (var section in Page.Sections) Write(section);
+                }, isPhrase: false);
+                Write(Site.Frame.Footer);
+            }, isPhrase: false);
+        }, isPhrase: false);
+    }
+}

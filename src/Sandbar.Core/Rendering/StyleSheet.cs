@@ -1,0 +1,59 @@
+using System.Collections.Immutable;
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Rendering;
+
+/// <summary>What decided a declaration.</summary>
+public enum OriginKind
+{
+    /// <summary>A colour of the palette.</summary>
+    Color,
+
+    /// <summary>A scheme's colour for a role.</summary>
+    Role,
+
+    /// <summary>The type scale.</summary>
+    Size,
+
+    /// <summary>The spacing scale.</summary>
+    Space,
+
+    /// <summary>A family.</summary>
+    Family,
+
+    /// <summary>A named border, radius or shadow.</summary>
+    Edge,
+
+    /// <summary>The sheet's own ground rules.</summary>
+    Base,
+
+    /// <summary>What a part needs to work, whatever its look.</summary>
+    Structure,
+
+    /// <summary>A cell of a look.</summary>
+    Look,
+
+    /// <summary>An own value of a block.</summary>
+    Block,
+}
+
+/// <summary>Where a declaration comes from, so that a winning one leads back to what the designer set.</summary>
+/// <param name="Id">Id of the colour, scheme, part, look or block.</param>
+/// <param name="Detail">The role, step or cell within it; empty where there is none.</param>
+public sealed record Origin(OriginKind Kind, string Id, string Detail = "");
+
+public sealed record Declaration(string Name, string Value, Origin Origin);
+
+/// <summary>A rule of the stylesheet.</summary>
+/// <param name="Key">Stable from version to version: what it is about, not where it stands.</param>
+/// <param name="Hover">Whether it holds only where the visitor's device can hover.</param>
+/// <param name="Widths">The widths it holds at.</param>
+public sealed record Rule(string Key, Layer Layer, string Selector, bool Hover, Interval Widths, ImmutableArray<Declaration> Declarations);
+
+/// <param name="Family">CSS name of the family.</param>
+/// <param name="Item">The shelf's file.</param>
+public sealed record FontFace(string Family, ShelfItem Item, int WeightFrom, int WeightTo, bool Italic);
+
+/// <summary>All that a site's foundations, looks and own values come to, in sheet order. Overrides are kept apart: they are the designer's text.</summary>
+public sealed record StyleSheet(string SiteName, ImmutableArray<FontFace> Fonts, ImmutableArray<Rule> Rules, string Overrides);

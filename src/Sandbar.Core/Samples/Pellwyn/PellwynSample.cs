@@ -1,0 +1,131 @@
+using System.Collections.Immutable;
+using Sandbar.Core.Design;
+using static Sandbar.Core.Samples.Content;
+
+namespace Sandbar.Core.Samples.Pellwyn;
+
+/// <summary>Pellwyn Seed Library: a made-up neighbourhood library that lends the seeds of heritage vegetables.</summary>
+public static class PellwynSample
+{
+    private static readonly string[] Pictures = ["hero", "drawers", "bean", "beet", "pea", "tomato", "squash", "lettuce"];
+
+    public static Sample Create()
+    {
+        (ShelfItem Item, Asset Asset)[] files =
+        [
+            SampleFiles.Font("Pellwyn", "fraunces-latin-wght-normal", "Fraunces"),
+            SampleFiles.Font("Pellwyn", "figtree-latin-wght-normal", "Figtree"),
+            .. from picture in Pictures select SampleFiles.Picture("Pellwyn", picture, picture),
+        ];
+        var site = new Site(
+            Site.CurrentFormat,
+            "Pellwyn Seed Library",
+            "pellwyn",
+            Palette(),
+            Type(),
+            new([4, 8, 16, 24, 32, 56, 88]),
+            Edges(),
+            [],
+            Frame(),
+            [PellwynPages.Home, PellwynPages.Catalogue],
+            [new("main", "Main", [new("main-home", "Home", "home"), new("main-catalogue", "Catalogue", "catalogue")])],
+            [.. files.Select(f => f.Item)],
+            new("""
+                /* The year beside the name, for the sixtieth season. */
+                .site-name::after {
+                  content: " · 1966";
+                  color: var(--role-quiet-text);
+                  font-weight: 400;
+                }
+                """));
+        return new(Starter.WithLooks(site), [.. files.Select(f => f.Asset)]);
+    }
+
+    private static Palette Palette() => new(
+        [
+            new("beet", "beet", "beet", "#8a2846"),
+            new("leaf", "leaf", "leaf", "#2f5d3a"),
+            new("pollen", "pollen", "pollen", "#e3b23c"),
+            new("husk", "husk", "husk", "#f6efe2"),
+            new("soil", "soil", "soil", "#2b221b"),
+            new("rain", "rain", "rain", "#3d6b86"),
+            new("chalk", "chalk", "chalk", "#fffdf8"),
+        ],
+        Starter.Roles,
+        [
+            new("day", "Day", "day", new Dictionary<string, RoleColor>
+            {
+                ["ground"] = new("husk", 0, null),
+                ["raised"] = new("chalk", 0, null),
+                ["text"] = new("soil", 0, null),
+                ["quiet-text"] = new("soil", 1, null),
+                ["link"] = new("beet", 0, null),
+                ["action"] = new("beet", 0, null),
+                ["action-text"] = new(null, 0, "action"),
+                ["line"] = new("husk", -1, null),
+                ["field-line"] = new("soil", 2, null),
+                ["attention"] = new("pollen", 0, null),
+                ["attention-text"] = new(null, 0, "attention"),
+                ["focus"] = new("rain", 0, null),
+                ["selection"] = new("pollen", 3, null),
+            }.ToImmutableSortedDictionary(StringComparer.Ordinal)),
+            new("dusk", "Dusk", "dusk", new Dictionary<string, RoleColor>
+            {
+                ["ground"] = new("leaf", -1, null),
+                ["raised"] = new("leaf", 0, null),
+                ["text"] = new("husk", 0, null),
+                ["quiet-text"] = new("leaf", 5, null),
+                ["link"] = new("pollen", 3, null),
+                ["action"] = new("pollen", 0, null),
+                ["action-text"] = new(null, 0, "action"),
+                ["line"] = new("leaf", 1, null),
+                ["field-line"] = new("leaf", 4, null),
+                ["attention"] = new("pollen", 0, null),
+                ["attention-text"] = new(null, 0, "attention"),
+                ["focus"] = new("pollen", 2, null),
+                ["selection"] = new("leaf", -2, null),
+            }.ToImmutableSortedDictionary(StringComparer.Ordinal)),
+        ]);
+
+    private static Design.Typography Type() => new(
+        [
+            new("fraunces", "Fraunces", "heading", "\"Fraunces\", Georgia, serif", [new("fraunces-latin-wght-normal", 100, 900, false)]),
+            new("figtree", "Figtree", "text", "\"Figtree\", system-ui, sans-serif", [new("figtree-latin-wght-normal", 300, 900, false)]),
+        ],
+        new(new(390, 17, 1.2m), new(1280, 18, 1.25m), -2, 5),
+        [
+            Style("Body", "figtree", 0, 400, 1.6m),
+            Style("Lead", "figtree", 1, 400, 1.5m),
+            Style("Caption", "figtree", -1, 400, 1.5m),
+            Style("Label", "figtree", -1, 600, 1.3m),
+            Style("Eyebrow", "figtree", -2, 600, 1.3m, "0.08em", "uppercase"),
+            Style("Name", "fraunces", 1, 600, 1.2m),
+            Style("Display", "fraunces", 5, 600, 1.08m, "-0.01em"),
+            Style("Title", "fraunces", 3, 600, 1.15m),
+            Style("Subtitle", "fraunces", 1, 600, 1.25m),
+        ]);
+
+    private static TextStyle Style(string name, string family, int size, int weight, decimal lineHeight, string spacing = "0", string textCase = "none") => new(
+        Lookup.Slug(name), name, Lookup.Slug(name), family, new ReferenceValue(ReferenceKind.Size, "", size), weight, new NumberValue(lineHeight, ""),
+        new NumberValue(decimal.Parse(spacing.Replace("em", "", StringComparison.Ordinal)), spacing == "0" ? "" : "em"), textCase, false);
+
+    private static Edges Edges() => new(
+        [
+            new("hairline", "hairline", "hairline", new NumberValue(1, "px"), "solid", new ReferenceValue(ReferenceKind.Role, "line", 0)),
+            new("action-line", "action line", "action-line", new NumberValue(1, "px"), "solid", new ReferenceValue(ReferenceKind.Role, "action", 0)),
+            new("bright", "bright", "bright", new NumberValue(2, "px"), "solid", new ReferenceValue(ReferenceKind.Role, "attention", 0)),
+            new("ring", "ring", "ring", new NumberValue(3, "px"), "solid", new ReferenceValue(ReferenceKind.Role, "focus", 0)),
+        ],
+        [new("soft", "soft", "soft", new NumberValue(6, "px")), new("round", "round", "round", new NumberValue(14, "px"))],
+        [new("lift", "lift", "lift", 0, 6, 18, -4, new ReferenceValue(ReferenceKind.Role, "text", 0), 0.22m)]);
+
+    private static Frame Frame() => new(
+        Make("header", "header", "Standard", "Header", null, [("name", "Pellwyn Seed Library"), ("to", "home")],
+            Menu("header-menu", "Bar", "main", "Main"),
+            Button("header-action", "Filled", "Borrow seeds", "catalogue")),
+        Make("footer", "footer", "Standard", "Footer", "dusk", [("credit", "Pellwyn Seed Library lends, it never sells. Seeds are kept by the people who grow them.")],
+            Columns("footer-columns", "Thirds",
+                Stack("footer-place", Heading("footer-place-title", 3, "The Old Pump House"), Paragraph("footer-place-text", "Quiet", "Weir Lane, Pellwyn. Open Thursdays four till eight, Saturdays ten till one.")),
+                Stack("footer-reach", Heading("footer-reach-title", 3, "Bring some back"), Paragraph("footer-reach-text", "Quiet", "Dry, labelled, and twice what you borrowed. The returns box stands by the door all autumn.")),
+                Stack("footer-pages", Heading("footer-pages-title", 3, "Pages"), Menu("footer-menu", "Column", "main", "Footer")))));
+}
