@@ -65,6 +65,18 @@ public static partial class ValueText
         _ => [],
     });
 
+    /// <summary>What a name comes to, as a hint beside it; empty where the name says it all.</summary>
+    public static string Note(Site site, Value value) => value switch
+    {
+        ReferenceValue { To: ReferenceKind.Space } space => $"{site.Spacing.Steps[space.Step - 1]:0.####} px",
+        ReferenceValue { To: ReferenceKind.Radius } radius => Write(site, site.Edges.Radii.Get(radius.Id).Size),
+        ReferenceValue { To: ReferenceKind.Border } border => Write(site, site.Edges.Borders.Get(border.Id).Width),
+        ReferenceValue { To: ReferenceKind.TextStyle } style => Write(site, site.Typography.Styles.Get(style.Id).Size),
+        SidesValue sides when Shortest(sides).All(v => v is ReferenceValue { To: ReferenceKind.Space } or NumberValue) =>
+            string.Join(" · ", Shortest(sides).Select(v => v is ReferenceValue space ? $"{site.Spacing.Steps[space.Step - 1]:0.####}" : Write(site, v).Replace("px", "", StringComparison.Ordinal))) + " px",
+        _ => "",
+    };
+
     private static string Name(Site site, ReferenceValue reference)
     {
         var name = reference.To switch

@@ -1,4 +1,3 @@
-using System.Text;
 using Sandbar.Core.Design;
 using Sandbar.Core.Rendering;
 
@@ -21,7 +20,10 @@ public static class SiteRelease
         MarkBlocks: false);
 
     /// <summary>The stylesheet as it is published.</summary>
-    public static string StyleSheet(Site site) => StyleSheetText.Release(StyleSheetRenderer.Render(site), item => item.File);
+    public static string StyleSheet(Site site) => StyleSheet(StyleSheetRenderer.Render(site));
+
+    /// <summary>The stylesheet as it is published, from rules already made.</summary>
+    public static string StyleSheet(StyleSheet sheet) => StyleSheetText.Release(sheet, item => item.File);
 
     /// <summary>Every file, the stylesheet first.</summary>
     public static IEnumerable<ReleaseFile> Files(Site site)
@@ -30,7 +32,4 @@ public static class SiteRelease
         foreach (var page in site.Pages) yield return new($"{page.Slug}.html", PageWriter.Write(site, page, Static), null);
         foreach (var item in site.Shelf) yield return new(item.File, null, item.Hash);
     }
-
-    /// <summary>Bytes of the stylesheet as it is sent, not compressed.</summary>
-    public static int Weight(Site site) => Encoding.UTF8.GetByteCount(StyleSheet(site));
 }

@@ -34,6 +34,10 @@ public static class StyleSheetRenderer
     public static IEnumerable<Block> AllBlocks(Site site) =>
         new[] { site.Frame.Header, site.Frame.Footer }.Concat(site.Pages.SelectMany(p => p.Sections)).SelectMany(WithInner);
 
+    /// <summary>The blocks that a page shows, the frame's among them.</summary>
+    public static IEnumerable<Block> BlocksOf(Site site, Page page) =>
+        page.Sections.Prepend(site.Frame.Header).Append(site.Frame.Footer).SelectMany(WithInner);
+
     /// <summary>The selector of a look's elements.</summary>
     public static string LookSelector(Site site, Part part, Look look) =>
         (site.Looks.Count(l => l.Part == part.Id) > 1 ? "." + LookClass(part, look) : part.Hook) + part.Inner;

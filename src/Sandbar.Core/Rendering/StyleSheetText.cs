@@ -53,6 +53,9 @@ public static class StyleSheetText
         return text.ToString();
     }
 
+    /// <summary>The keys of the rules in the order they stand in the text.</summary>
+    public static IEnumerable<string> Keys(StyleSheet sheet) => sheet.Rules.OrderBy(r => r.Layer).Select(r => r.Key);
+
     /// <summary>The whole sheet as it is published: generated rules, then the overrides, unlayered so that they win without force.</summary>
     public static string Release(StyleSheet sheet, Func<ShelfItem, string> address)
     {

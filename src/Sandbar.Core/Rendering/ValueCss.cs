@@ -13,6 +13,8 @@ public static class ValueCss
     /// <exception cref="InvalidOperationException">A value relative to Rest stands where there is no Rest to refer to.</exception>
     public static string Write(Site site, Value value, Value? rest = null) => value switch
     {
+        // Arithmetic over a Rest that has four sides is done side by side.
+        OperationValue each when rest is SidesValue => Sides(site, new(each, each, each, each), rest),
         NumberValue number => Number(number),
         WordValue word => word.Word,
         FixedColorValue color => color.Css,
@@ -68,7 +70,9 @@ public static class ValueCss
 
     private static string Sides(Site site, SidesValue sides, Value? rest)
     {
-        string top = Write(site, sides.Top, rest), right = Write(site, sides.Right, rest), bottom = Write(site, sides.Bottom, rest), left = Write(site, sides.Left, rest);
+        var r = rest as SidesValue;
+        string top = Write(site, sides.Top, r?.Top ?? rest), right = Write(site, sides.Right, r?.Right ?? rest);
+        string bottom = Write(site, sides.Bottom, r?.Bottom ?? rest), left = Write(site, sides.Left, r?.Left ?? rest);
         if (left != right) return $"{top} {right} {bottom} {left}";
         if (bottom != top) return $"{top} {right} {bottom}";
         return right != top ? $"{top} {right}" : top;

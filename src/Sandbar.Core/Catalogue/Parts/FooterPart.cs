@@ -20,7 +20,7 @@ internal static class FooterPart
         Looks =
         [
             new("Standard",
-                ("background", "ground"), ("line-above", "none"), ("padding", "space 6 space 4"),
+                ("background", "ground"), ("line-above", "hairline"), ("padding", "space 6 space 4"),
                 ("credit-text-colour", "quiet text"), ("credit-text-style", "Caption"), ("content-content-width", "1120px"), ("content-gap", "space 5")),
         ],
         Structure =

@@ -1,0 +1,45 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+export type SiteView = Schemas['SiteView'];
+export type SheetView = Schemas['SheetView'];
+export type TrialAnswer = Schemas['TrialAnswer'];
+export type Edit = Schemas['Edit'];
+export type ColorView = Schemas['ColorView'];
+export type PartView = Schemas['PartView'];
+export type LookView = Schemas['LookView'];
+export type PropertyView = Schemas['PropertyView'];
+export type CellView = Schemas['CellView'];
+export type State = Schemas['State'];
+export type CssProblem = Schemas['CssProblemView'];
+
+/** Problem details (RFC 9457) with what the server adds to them. */
+export interface ProblemDetails {
+  status?: number | null;
+  title?: string | null;
+  detail?: string | null;
+  problems?: { path: string; message: string }[];
+}
+
+export class RequestFailed extends Error {
+  readonly status: number;
+  constructor(problem: ProblemDetails | undefined, status: number) {
+    super(problem?.detail ?? problem?.title ?? 'The server did not answer. Your last answered edit is safe.');
+    this.status = status;
+  }
+}
+
+export const api = createClient<paths>({ baseUrl: '' });
+
+/** The answer of a request, or an error whose message a designer can read. */
+export async function answered<T>(request: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  let result;
+  try {
+    result = await request;
+  } catch {
+    throw new RequestFailed(undefined, 0);
+  }
+  if (result.data === undefined) throw new RequestFailed(result.error as ProblemDetails | undefined, result.response.status);
+  return result.data;
+}

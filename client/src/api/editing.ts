@@ -1,0 +1,145 @@
+import { useQuery } from '@tanstack/react-query';
+import { create, type StoreApi, type UseBoundStore } from 'zustand';
+import { answered, api, RequestFailed, type Edit, type SheetView, type SiteView, type TrialAnswer } from './client';
+import { latestWins } from './latestWins';
+import { newGesture, openedAt, windowId } from './window';
+
+/** What a window knows of the site it edits. */
+export interface Editing {
+  site: SiteView;
+  sheet: SheetView;
+  /** What is shown on the stage and not yet made. */
+  trial: TrialAnswer | null;
+  /** Edits sent and not yet answered, and trials being computed. */
+  pending: number;
+  /** Whether an edit is being stored. */
+  saving: boolean;
+  /** What went wrong last, in words; null when nothing did. */
+  trouble: string | null;
+  /** What is wrong with the value being tried; null when it can be read. */
+  refused: string | null;
+  attempt: (edit: Edit) => void;
+  cancelTrial: () => void;
+  /** Makes an edit; resolves to what is wrong with it, or null once it is stored. */
+  make: (edit: Edit, gesture?: string) => Promise<string | null>;
+  reverse: (way: 'undo' | 'redo', overwrite?: boolean) => Promise<string | null>;
+  forgetTrouble: () => void;
+}
+
+export type EditingStore = UseBoundStore<StoreApi<Editing>>;
+
+/** The editing of one site: trials as the hand moves, edits one after the other. */
+export function createEditing(site: SiteView, sheet: SheetView, opened: number): EditingStore {
+  const path = { slug: site.slug };
+  const answeredEdits = { queue: Promise.resolve() as Promise<unknown> };
+
+  return create<Editing>((set, get) => {
+    const trials = latestWins<Edit, TrialAnswer | RequestFailed>(
+      async (edit) => {
+        set((s) => ({ pending: s.pending + 1 }));
+        try {
+          return await answered(api.POST('/api/sites/{slug}/trials', { params: { path }, body: { version: get().site.version, edit } }));
+        } catch (failed) {
+          return failed as RequestFailed;
+        } finally {
+          set((s) => ({ pending: s.pending - 1 }));
+        }
+      },
+      (result) => {
+        if (!(result instanceof RequestFailed)) set({ trial: result, refused: null });
+        else if (result.status === 400) set({ refused: result.message });
+        // A conflict is met again when the edit is made; a lost connection brings back what is stored.
+        else if (result.status === 0) set({ trial: null, trouble: result.message });
+      },
+    );
+
+    const take = (answer: { site: SiteView; sheet: SheetView }) =>
+      set({ site: answer.site, sheet: answer.sheet, trial: null, refused: null, trouble: null });
+
+    const reload = async () => {
+      const query = { window: windowId, openedAt: opened };
+      const [freshSite, freshSheet] = await Promise.all([
+        answered(api.GET('/api/sites/{slug}', { params: { path, query } })),
+        answered(api.GET('/api/sites/{slug}/sheet', { params: { path } })),
+      ]);
+      set({ site: freshSite, sheet: freshSheet, trial: null });
+    };
+
+    /** One after the other, so that each is made on the version the one before it led to. */
+    const inTurn = (send: () => Promise<{ site: SiteView; sheet: SheetView }>): Promise<string | null> => {
+      trials.clear();
+      set((s) => ({ pending: s.pending + 1, saving: true }));
+      const done = answeredEdits.queue.then(async () => {
+        try {
+          take(await send());
+          return null;
+        } catch (failed) {
+          const { message, status } = failed as RequestFailed;
+          set({ trial: null, refused: null, trouble: status === 400 ? null : message });
+          if (status === 409 || status === 404) await reload().catch(() => undefined);
+          return message;
+        } finally {
+          set((s) => ({ pending: s.pending - 1, saving: false }));
+        }
+      });
+      answeredEdits.queue = done;
+      return done;
+    };
+
+    return {
+      site,
+      sheet,
+      trial: null,
+      pending: 0,
+      saving: false,
+      trouble: null,
+      refused: null,
+      attempt: (edit) => {
+        trials.push(edit);
+      },
+      cancelTrial: () => {
+        trials.clear();
+        set({ trial: null, refused: null });
+      },
+      make: (edit, gesture = newGesture()) =>
+        inTurn(() =>
+          answered(
+            api.POST('/api/sites/{slug}/edits', {
+              params: { path },
+              body: { version: get().site.version, window: windowId, openedAt: opened, gesture, edit },
+            }),
+          ),
+        ),
+      reverse: (way, overwrite = false) =>
+        inTurn(() =>
+          answered(
+            api.POST(way === 'undo' ? '/api/sites/{slug}/undo' : '/api/sites/{slug}/redo', {
+              params: { path },
+              body: { version: get().site.version, window: windowId, openedAt: opened, gesture: newGesture(), overwrite },
+            }),
+          ),
+        ),
+      forgetTrouble: () => set({ trouble: null }),
+    };
+  });
+}
+
+/** Opens a site for editing. */
+export function useOpenSite(slug: string) {
+  return useQuery({
+    queryKey: ['site', slug],
+    queryFn: async () => {
+      const path = { slug };
+      const kept = sessionStorage.getItem(`sandbar-window-${slug}`);
+      const query = kept === null ? { window: windowId } : { window: windowId, openedAt: Number(kept) };
+      const [site, sheet] = await Promise.all([
+        answered(api.GET('/api/sites/{slug}', { params: { path, query } })),
+        answered(api.GET('/api/sites/{slug}/sheet', { params: { path } })),
+      ]);
+      return createEditing(site, sheet, openedAt(slug, site.version));
+    },
+    staleTime: Infinity,
+    gcTime: 0,
+    retry: false,
+  });
+}

@@ -1,0 +1,127 @@
+import { Alert, App, Button, Skeleton } from 'antd';
+import { lazy, Suspense, useEffect } from 'react';
+import { Group, Panel, Separator } from 'react-resizable-panels';
+import { Navigate, useParams } from 'react-router';
+import { useOpenSite } from '../api/editing';
+import { PaletteStep } from '../steps/palette/PaletteStep';
+import { PartsStep } from '../steps/parts/PartsStep';
+import { Stage } from '../stage/Stage';
+import { CourseBar } from './CourseBar';
+import { EditingContext, useEditing } from './editingContext';
+import { useShortcuts } from './shortcuts';
+import { StatusLine } from './StatusLine';
+import { COURSE, type StepId } from './steps';
+import { TopBar } from './TopBar';
+
+// The CSS editor is half the weight of the rest: it comes when it is needed.
+const OverridesStep = lazy(() => import('../steps/overrides/OverridesStep'));
+
+/** A site at a step. */
+export function SitePage() {
+  const { site: slug = '' } = useParams();
+  const open = useOpenSite(slug);
+  if (open.isPending) {
+    return (
+      <main className="waiting" aria-busy="true" aria-label="Opening the site">
+        <Skeleton active={false} paragraph={{ rows: 8 }} />
+      </main>
+    );
+  }
+  if (open.isError) {
+    return (
+      <main className="waiting">
+        <Alert
+          type="error"
+          title="This site cannot be opened"
+          description={open.error.message}
+          action={
+            <>
+              <Button onClick={() => void open.refetch()}>Try again</Button> <Button href="/">All sites</Button>
+            </>
+          }
+        />
+      </main>
+    );
+  }
+  return (
+    <EditingContext value={open.data}>
+      <Workplace />
+    </EditingContext>
+  );
+}
+
+function Workplace() {
+  const { site: slug, step } = useParams();
+  const name = useEditing((e) => e.site.name);
+  useShortcuts();
+  useSettledMark();
+  useTrouble();
+  const known = COURSE.flatMap((move) => move.steps).find((s) => s.id === step);
+  useEffect(() => {
+    document.title = `${known?.name ?? 'Site'} · ${name} · Sandbar`;
+  }, [known, name]);
+  if (!known) return <Navigate to={`/sites/${slug}/palette`} replace />;
+  return (
+    <div className="workplace">
+      <TopBar />
+      <CourseBar />
+      <main className="work">
+        <Group orientation="horizontal" className="panels">
+          <Panel defaultSize="43%" minSize="360px" className="panel">
+            <Step id={known.id} />
+          </Panel>
+          <Separator className="splitter" aria-label="Width of the panel" />
+          <Panel minSize="360px" className="panel">
+            <Stage />
+          </Panel>
+        </Group>
+      </main>
+      <StatusLine />
+    </div>
+  );
+}
+
+function Step({ id }: { id: StepId }) {
+  switch (id) {
+    case 'palette':
+      return <PaletteStep />;
+    case 'parts':
+      return <PartsStep />;
+    case 'overrides':
+      return (
+        <Suspense fallback={<Skeleton active={false} className="waiting" />}>
+          <OverridesStep />
+        </Suspense>
+      );
+  }
+}
+
+/** Shows what went wrong until it is read. */
+function useTrouble(): void {
+  const trouble = useEditing((e) => e.trouble);
+  const forget = useEditing((e) => e.forgetTrouble);
+  const { notification } = App.useApp();
+  useEffect(() => {
+    if (!trouble) return;
+    notification.warning({ title: trouble, duration: 8, placement: 'bottomLeft' });
+    forget();
+  }, [trouble, forget, notification]);
+}
+
+/** data-version and data-settled on the root: nothing in flight, the stage on that version. Browser tests wait for these alone. */
+function useSettledMark(): void {
+  const version = useEditing((e) => e.site.version);
+  const pending = useEditing((e) => e.pending);
+  useEffect(() => {
+    const root = document.documentElement;
+    const mark = () => {
+      root.dataset.version = String(version);
+      const stage = root.dataset.stage ?? '';
+      root.dataset.settled = String(pending === 0 && (stage === String(version) || stage === `${version}+`));
+    };
+    mark();
+    const observer = new MutationObserver(mark);
+    observer.observe(root, { attributeFilter: ['data-stage'] });
+    return () => observer.disconnect();
+  }, [version, pending]);
+}

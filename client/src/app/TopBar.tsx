@@ -1,0 +1,63 @@
+import { Button, Dropdown, Tooltip } from 'antd';
+import { useEditing } from './editingContext';
+import { useReverse } from './shortcuts';
+
+/** Site, undo and redo, save state, release. */
+export function TopBar() {
+  const site = useEditing((e) => e.site);
+  const saving = useEditing((e) => e.saving);
+  const reverse = useReverse();
+  const release = `/api/sites/${site.slug}/release`;
+  return (
+    <header className="top-bar">
+      <span className="wordmark">Sandbar</span>
+      <span className="site-title" title={site.name}>
+        {site.name}
+      </span>
+      <span className="rule" aria-hidden="true" />
+      <ReverseButton way="undo" label={site.history.undo ?? null} onClick={() => void reverse('undo')} />
+      <ReverseButton way="redo" label={site.history.redo ?? null} onClick={() => void reverse('redo')} />
+      <span className="save-state" role="status">
+        {saving ? 'Saving…' : site.version === 0 ? 'All changes saved' : `All changes saved · edit ${site.version}`}
+      </span>
+      <span className="spring" />
+      <Dropdown
+        trigger={['click']}
+        menu={{
+          items: [
+            { key: 'css', label: <a href={`${release}/site.css`}>Stylesheet (site.css)</a> },
+            { key: 'zip', label: <a href={`${release}/pages.zip`}>Pages, fonts and pictures (zip)</a> },
+          ],
+        }}
+      >
+        <Button className="release">Release</Button>
+      </Dropdown>
+    </header>
+  );
+}
+
+function ReverseButton({ way, label, onClick }: { way: 'undo' | 'redo'; label: string | null; onClick: () => void }) {
+  const name = way === 'undo' ? 'Undo' : 'Redo';
+  return (
+    <Tooltip title={label === null ? `Nothing to ${way}` : `${name}: ${label}`} trigger={['hover', 'focus']}>
+      <button
+        type="button"
+        className="icon-button"
+        aria-label={label === null ? name : `${name}: ${label}`}
+        disabled={label === null}
+        onClick={onClick}
+      >
+        <svg viewBox="0 0 16 16" width="15" height="15" aria-hidden="true" style={way === 'redo' ? { transform: 'scaleX(-1)' } : undefined}>
+          <path
+            d="M3 6h7a3.5 3.5 0 0 1 0 7H6M3 6l3-3M3 6l3 3"
+            fill="none"
+            stroke="currentColor"
+            strokeWidth="1.6"
+            strokeLinecap="round"
+            strokeLinejoin="round"
+          />
+        </svg>
+      </button>
+    </Tooltip>
+  );
+}

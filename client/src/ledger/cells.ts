@@ -1,0 +1,61 @@
+import type { CellView, LookView, PropertyView, State } from '../api/client';
+
+/** Widths a value can hold at. */
+export interface Widths {
+  from: number | null;
+  below: number | null;
+}
+
+export const ALL_WIDTHS: Widths = { from: null, below: null };
+
+/** The intervals between the breaks, widest first, and all widths. */
+export const WIDTH_CHOICES: { value: string; label: string; widths: Widths }[] = [
+  { value: 'all', label: 'All widths', widths: ALL_WIDTHS },
+  { value: '820', label: 'From 820', widths: { from: 820, below: null } },
+  { value: '600', label: '600 to 820', widths: { from: 600, below: 820 } },
+  { value: '0', label: 'Below 600', widths: { from: null, below: 600 } },
+];
+
+export function findCell(look: LookView, property: string, state: State, widths: Widths): CellView | undefined {
+  return look.cells.find(
+    (c) => c.property === property && c.state === state && (c.from ?? null) === widths.from && (c.below ?? null) === widths.below,
+  );
+}
+
+/** Whether a value of its own is set at some width. */
+export const variesByWidth = (look: LookView, property: string, state: State): boolean =>
+  look.cells.some((c) => c.property === property && c.state === state && ((c.from ?? null) !== null || (c.below ?? null) !== null));
+
+/** Whether a state differs from Rest anywhere: if not, its column folds. */
+export const differs = (look: LookView, state: State): boolean => look.cells.some((c) => c.state === state);
+
+/** What stands in a cell that sets nothing itself, and from where. */
+export function inherited(look: LookView, property: PropertyView, state: State, widths: Widths): string {
+  if (state !== 'rest' && property.sameInAllStates) return 'same in all';
+  if (widths !== ALL_WIDTHS) {
+    const wide = findCell(look, property.id, state, ALL_WIDTHS);
+    if (wide) return wide.text;
+  }
+  return state === 'rest' ? 'not set' : 'as rest';
+}
+
+/** Steps the number at the caret by an amount; null where there is none. */
+export function stepNumber(text: string, caret: number, by: number): { text: string; caret: number } | null {
+  for (const match of text.matchAll(/-?\d+(?:\.\d+)?/g)) {
+    const end = match.index + match[0].length;
+    if (caret < match.index || caret > end) continue;
+    const digits = (match[0].split('.')[1] ?? '').length;
+    const next = (Number(match[0]) + by).toFixed(digits);
+    return { text: text.slice(0, match.index) + next + text.slice(end), caret: match.index + next.length };
+  }
+  return null;
+}
+
+export const STATE_NAMES: Record<State, string> = {
+  rest: 'Rest',
+  current: 'Current',
+  hover: 'Hover',
+  focus: 'Focus',
+  pressed: 'Pressed',
+  off: 'Off',
+};

@@ -1,0 +1,32 @@
+import '@fontsource-variable/jetbrains-mono/wght.css';
+import '@fontsource-variable/public-sans/wght.css';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { App as AntApp, ConfigProvider } from 'antd';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter } from 'react-router';
+import { RouterProvider } from 'react-router/dom';
+import './app/app.css';
+import { HomePage } from './app/HomePage';
+import { SitePage } from './app/SitePage';
+import { theme } from './app/theme';
+
+const router = createBrowserRouter([
+  { path: '/', element: <HomePage /> },
+  { path: '/sites/:site/:step?', element: <SitePage /> },
+  { path: '*', element: <HomePage /> },
+]);
+
+const queries = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false, retry: 1 } } });
+
+createRoot(document.getElementById('root') as HTMLElement).render(
+  <StrictMode>
+    <ConfigProvider theme={theme} wave={{ disabled: true }} componentSize="medium">
+      <AntApp component={false}>
+        <QueryClientProvider client={queries}>
+          <RouterProvider router={router} />
+        </QueryClientProvider>
+      </AntApp>
+    </ConfigProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,116 @@
+import { autocompletion, closeBrackets, completionKeymap, type CompletionContext, type CompletionResult } from '@codemirror/autocomplete';
+import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
+import { css, cssLanguage } from '@codemirror/lang-css';
+import { bracketMatching, HighlightStyle, indentOnInput, syntaxHighlighting } from '@codemirror/language';
+import { lintGutter, setDiagnostics } from '@codemirror/lint';
+import { Annotation, EditorState, type Extension } from '@codemirror/state';
+import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } from '@codemirror/view';
+import { tags } from '@lezer/highlight';
+import { useEffect, useRef } from 'react';
+import type { CssProblem } from '../../api/client';
+
+interface Props {
+  css: string;
+  problems: readonly CssProblem[];
+  tokens: readonly string[];
+  onType: (css: string, line: number) => void;
+  onLeave: () => void;
+}
+
+/** Marks a change that was not typed here. */
+const fromOutside = Annotation.define<boolean>();
+
+const colours = HighlightStyle.define([
+  { tag: [tags.className, tags.tagName, tags.labelName, tags.constant(tags.className)], color: '#20282b', fontWeight: '600' },
+  { tag: tags.propertyName, color: '#0b5d63' },
+  { tag: [tags.number, tags.unit, tags.color, tags.atom, tags.string, tags.variableName, tags.keyword], color: '#7a3e0c' },
+  { tag: tags.comment, color: '#5d6669', fontStyle: 'italic' },
+]);
+
+const look = EditorView.theme({
+  '&': { height: '100%', fontSize: '13px' },
+  '.cm-scroller': { fontFamily: "'JetBrains Mono Variable', monospace", lineHeight: '1.6' },
+  '.cm-gutters': { background: '#ffffff', border: 'none', color: '#6a7275' },
+  '&.cm-focused': { outline: '2px solid #0b5d63', outlineOffset: '-2px' },
+  '.cm-activeLine': { background: '#f5f3ef' },
+  '.cm-activeLineGutter': { background: '#f5f3ef' },
+});
+
+/** A real CSS editor: highlighting, completion with the site's own tokens, and the core's diagnostics at their place. */
+export function CssEditor({ css: text, problems, tokens, onType, onLeave }: Props) {
+  const host = useRef<HTMLDivElement>(null);
+  const view = useRef<EditorView | null>(null);
+  const handlers = useRef({ onType, onLeave, tokens });
+  useEffect(() => {
+    handlers.current = { onType, onLeave, tokens };
+  });
+
+  useEffect(() => {
+    if (!host.current) return;
+    const extensions: Extension[] = [
+      lineNumbers(),
+      history(),
+      drawSelection(),
+      indentOnInput(),
+      bracketMatching(),
+      closeBrackets(),
+      highlightActiveLine(),
+      css(),
+      syntaxHighlighting(colours),
+      autocompletion(),
+      cssLanguage.data.of({ autocomplete: (context: CompletionContext) => completeTokens(context, handlers.current.tokens) }),
+      lintGutter(),
+      keymap.of([
+        {
+          key: 'Mod-s',
+          run: () => {
+            handlers.current.onLeave();
+            return true;
+          },
+        },
+        // Tab leads on, as everywhere (WCAG 2.1.2); Escape closes completion.
+        ...completionKeymap,
+        ...defaultKeymap,
+        ...historyKeymap,
+      ]),
+      EditorView.contentAttributes.of({ 'aria-label': 'Overrides for the whole site' }),
+      EditorView.updateListener.of((update) => {
+        if (!update.docChanged || update.transactions.every((t) => t.annotation(fromOutside))) return;
+        const line = update.state.doc.lineAt(update.state.selection.main.head).number;
+        handlers.current.onType(update.state.doc.toString(), line);
+      }),
+      EditorView.domEventHandlers({ blur: () => handlers.current.onLeave() }),
+      look,
+    ];
+    const editor = new EditorView({ parent: host.current, state: EditorState.create({ doc: '', extensions }) });
+    view.current = editor;
+    return () => editor.destroy();
+  }, []);
+
+  // What is stored changes under the editor by undo and redo; typing is already in it.
+  useEffect(() => {
+    const editor = view.current;
+    if (!editor || editor.state.doc.toString() === text) return;
+    editor.dispatch({ changes: { from: 0, to: editor.state.doc.length, insert: text }, annotations: fromOutside.of(true) });
+  }, [text]);
+
+  useEffect(() => {
+    const editor = view.current;
+    if (!editor) return;
+    const length = editor.state.doc.length;
+    const diagnostics = problems.map((p) => ({
+      from: Math.min(p.start, length),
+      to: Math.min(Math.max(p.end, p.start + 1), length),
+      severity: 'error' as const,
+      message: p.message,
+    }));
+    editor.dispatch(setDiagnostics(editor.state, diagnostics));
+  }, [problems, text]);
+
+  return <div className="css-editor" ref={host} />;
+}
+
+function completeTokens(context: CompletionContext, tokens: readonly string[]): CompletionResult | null {
+  const word = context.matchBefore(/--[\w-]*/);
+  return word ? { from: word.from, options: tokens.map((label) => ({ label, type: 'variable' })) } : null;
+}

@@ -1,0 +1,79 @@
+import { useCallback, useEffect, useRef } from 'react';
+import { newGesture } from '../../api/window';
+import { useEditing } from '../../app/editingContext';
+import { CssEditor } from './CssEditor';
+
+const PAUSE = 700;
+
+/** The site's own CSS: live on the stage while typing, stored at a pause. */
+export default function OverridesStep() {
+  const { attempt, make } = useEditing((e) => e);
+  const stored = useEditing((e) => e.site.overrides.css);
+  const storedProblems = useEditing((e) => e.site.overrides.problems);
+  const triedProblems = useEditing((e) => e.trial?.problems);
+  const tokens = useTokens();
+  const timer = useRef(0);
+  const waiting = useRef<string | null>(null);
+  const gesture = useRef({ id: newGesture(), line: -1 });
+  const problems = triedProblems ?? storedProblems;
+
+  const store = useCallback(() => {
+    window.clearTimeout(timer.current);
+    if (waiting.current === null) return;
+    const css = waiting.current;
+    waiting.current = null;
+    void make({ kind: 'setOverrides', css }, gesture.current.id);
+  }, [make]);
+
+  // What was typed is stored when the step is left, too.
+  useEffect(() => store, [store]);
+
+  const onType = (css: string, line: number) => {
+    // A run of keys in one line is one gesture.
+    if (line !== gesture.current.line) {
+      store();
+      gesture.current = { id: newGesture(), line };
+    }
+    waiting.current = css;
+    attempt({ kind: 'setOverrides', css });
+    window.clearTimeout(timer.current);
+    timer.current = window.setTimeout(store, PAUSE);
+  };
+
+  return (
+    <section className="step-panel" aria-label="Overrides">
+      <div className="bar">
+        <h1>Overrides</h1>
+        <span className="quiet">whole site · wins over every look without !important</span>
+      </div>
+      <CssEditor css={stored} problems={problems} tokens={tokens} onType={onType} onLeave={store} />
+      <div className="css-problems" role="status" aria-label="What does not parse">
+        <div className="subhead">
+          <strong>
+            {problems.length === 0
+              ? 'Every rule can be read'
+              : problems.length === 1
+                ? '1 place cannot be read'
+                : `${problems.length} places cannot be read`}
+          </strong>
+        </div>
+        <ul>
+          {problems.map((problem) => (
+            <li key={`${problem.start} ${problem.message}`}>
+              <span className="quiet">
+                Line {problem.line}, column {problem.column}
+              </span>{' '}
+              {problem.message}
+            </li>
+          ))}
+        </ul>
+      </div>
+    </section>
+  );
+}
+
+/** The names of the site's own custom properties, for completion: read off the sheet it has. */
+function useTokens(): string[] {
+  const sheet = useEditing((e) => e.sheet.generated);
+  return [...new Set(sheet.match(/--[a-z][\w-]*(?=:)/g) ?? [])];
+}

@@ -1,0 +1,32 @@
+import { Button, Input } from 'antd';
+import { useState, type FormEvent } from 'react';
+import { useEditing } from '../../app/editingContext';
+
+/** A new colour by name and value. */
+export function AddColorForm({ onDone }: { onDone: (id: string) => void }) {
+  const make = useEditing((e) => e.make);
+  const [name, setName] = useState('');
+  const [css, setCss] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const add = async (event: FormEvent) => {
+    event.preventDefault();
+    const color = crypto.randomUUID();
+    const wrong = await make({ kind: 'addColor', color, name, css });
+    if (wrong === null) onDone(color);
+    else setProblem(wrong);
+  };
+  return (
+    <form className="add-color" aria-label="Add a colour" onSubmit={(event) => void add(event)}>
+      <Input aria-label="Name of the colour" placeholder="name, such as moss" value={name} onChange={(e) => setName(e.target.value)} />
+      <Input aria-label="Value of the colour" className="mono" placeholder="#5f7a3a" value={css} onChange={(e) => setCss(e.target.value)} />
+      <Button type="primary" htmlType="submit">
+        Add
+      </Button>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,106 @@
+using System.Collections.Concurrent;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Rendering;
+using Sandbar.Store;
+
+namespace Sandbar.Server;
+
+/// <summary>A site at a version with its sheet.</summary>
+public sealed record Head(StoredSite Stored, StyleSheet Sheet);
+
+/// <summary>Where an edit comes from.</summary>
+/// <param name="Version">The version it was made on.</param>
+/// <param name="Window">The window it was made in.</param>
+/// <param name="OpenedAt">The version that window found when it was opened.</param>
+/// <param name="Gesture">The gesture it belongs to.</param>
+public sealed record EditSource(long Version, string Window, long OpenedAt, string Gesture);
+
+/// <summary>What came of asking for an edit.</summary>
+public abstract record EditResult
+{
+    public sealed record Made(Head Head) : EditResult;
+
+    public sealed record Refused(IReadOnlyList<Problem> Problems) : EditResult;
+
+    /// <param name="Changes">What others did meanwhile to the same values, in words.</param>
+    public sealed record Conflict(Head Head, IReadOnlyList<string> Changes) : EditResult;
+
+    public sealed record NothingToDo : EditResult;
+}
+
+/// <summary>The sites that are open: reading never waits, edits of one site follow each other.</summary>
+public sealed class OpenSites(SiteStore store, TimeProvider clock)
+{
+    private readonly ConcurrentDictionary<string, OpenSite> open = new(StringComparer.Ordinal);
+
+    /// <summary>The site as it is now; null where there is none of that name.</summary>
+    public async ValueTask<Head?> FindAsync(string slug, CancellationToken cancel)
+    {
+        if (open.TryGetValue(slug, out var site)) return site.Head;
+        var stored = await store.OpenAsync(slug, cancel);
+        return stored is null ? null : open.GetOrAdd(slug, _ => new(new(stored, StyleSheetRenderer.Render(stored.Site)))).Head;
+    }
+
+    /// <summary>Makes an edit. It is on the disk when this returns.</summary>
+    public Task<EditResult> EditAsync(string slug, EditSource source, Edit edit, CancellationToken cancel) => ChangeAsync(slug, async head =>
+    {
+        var outcome = edit.Apply(head.Stored.Site);
+        if (outcome.Site is not { } changed) return new EditResult.Refused(outcome.Problems);
+        var patch = Patch.Between(head.Stored.Site, changed);
+        if (patch.Changes.Length == 0) return new EditResult.Made(head);
+        // Made on an older version: it stands if nobody else has touched the same values since.
+        var meanwhile = head.Stored.Journal.Where(e => e.Version > source.Version && e.Window != source.Window && e.Patch.Touches(patch)).ToList();
+        if (meanwhile.Count > 0 || source.Version > head.Stored.Version) return new EditResult.Conflict(head, [.. meanwhile.Select(e => e.Label)]);
+        return await AppendAsync(head, changed, source, edit, patch, undoes: null, cancel);
+    }, cancel);
+
+    /// <summary>Takes back, or makes again, the window's latest gesture.</summary>
+    /// <param name="overwrite">Whether to do so even where somebody else has changed the same values since.</param>
+    public Task<EditResult> ReverseAsync(string slug, EditSource source, bool again, bool overwrite, CancellationToken cancel) => ChangeAsync(slug, async head =>
+    {
+        var (stored, window, openedAt) = (head.Stored, source.Window, source.OpenedAt);
+        var reversal = again ? History.Redo(stored.Journal, stored.Site, window, openedAt) : History.Undo(stored.Journal, stored.Site, window, openedAt);
+        if (reversal is null) return new EditResult.NothingToDo();
+        if (reversal.Overwrites.Count > 0 && !overwrite) return new EditResult.Conflict(head, [reversal.Edit.Label]);
+        return await AppendAsync(head, reversal.Patch.Apply(stored.Site), source, reversal.Edit, reversal.Patch, reversal.Edit.Gesture, cancel);
+    }, cancel);
+
+    private async Task<EditResult> ChangeAsync(string slug, Func<Head, Task<EditResult>> change, CancellationToken cancel)
+    {
+        if (await FindAsync(slug, cancel) is null) return new EditResult.NothingToDo();
+        var site = open[slug];
+        await site.Lock.WaitAsync(cancel);
+        try
+        {
+            var result = await change(site.Head);
+            if (result is EditResult.Made made) site.Head = made.Head;
+            return result;
+        }
+        catch (VersionTakenException)
+        {
+            // Another process writes to the same store: read the site anew, and let the window try again on it.
+            open.TryRemove(slug, out _);
+            return new EditResult.Conflict((await FindAsync(slug, cancel))!, ["Another program changed this site."]);
+        }
+        finally
+        {
+            site.Lock.Release();
+        }
+    }
+
+    private async Task<EditResult> AppendAsync(
+        Head head, Core.Design.Site changed, EditSource source, Edit edit, Patch patch, string? undoes, CancellationToken cancel)
+    {
+        var stored = head.Stored;
+        var entry = new JournalEntry(stored.Version + 1, clock.GetUtcNow(), edit, edit.Describe(stored.Site), patch, source.Gesture, source.Window, undoes);
+        await store.AppendAsync(changed, entry, cancel);
+        return new EditResult.Made(new(new(changed, entry.Version, stored.Journal.Add(entry)), StyleSheetRenderer.Render(changed)));
+    }
+
+    private sealed class OpenSite(Head head)
+    {
+        public SemaphoreSlim Lock { get; } = new(1, 1);
+
+        public Head Head { get; set; } = head;
+    }
+}

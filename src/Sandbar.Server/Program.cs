@@ -1,0 +1,4 @@
+using Sandbar.Server;
+
+var app = SandbarServer.Create(ServerOptions.FromEnvironment());
+await SandbarServer.RunAsync(app);

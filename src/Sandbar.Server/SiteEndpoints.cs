@@ -1,0 +1,37 @@
+using System.ComponentModel.DataAnnotations;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Sandbar.Core.Colors;
+using Sandbar.Store;
+
+namespace Sandbar.Server;
+
+/// <summary>Reading sites.</summary>
+internal static class SiteEndpoints
+{
+    private const int PlaneRows = 51;
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapGet("/sites", async (SiteStore store, CancellationToken cancel) =>
+            (await store.ListAsync(cancel)).Select(s => new SiteSummary(s.Slug, s.Name)).ToList()).WithName("listSites");
+
+        api.MapGet("/sites/{slug}", async Task<Results<Ok<SiteView>, ProblemHttpResult>> (string slug, string window, long? openedAt, OpenSites sites, CancellationToken cancel) =>
+            await sites.FindAsync(slug, cancel) is { } head
+                ? TypedResults.Ok(SiteView.Of(head, window, openedAt ?? head.Stored.Version))
+                : Missing(slug)).WithName("getSite");
+
+        api.MapGet("/colors/plane", ([Range(0, 360)] double hue) => TypedResults.Ok(new PlaneView(hue, ColorPlane.Outline(hue, PlaneRows)))).WithName("getPlane");
+
+        api.MapGet("/sites/{slug}/sheet", async Task<Results<Ok<SheetView>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
+            await sites.FindAsync(slug, cancel) is { } head ? TypedResults.Ok(SheetView.Of(head.Stored.Version, head.Sheet)) : Missing(slug)).WithName("getSheet");
+    }
+
+    /// <summary>The answer where there is no such site.</summary>
+    public static ProblemHttpResult Missing(string slug) =>
+        TypedResults.Problem($"There is no site at “{slug}”. It may have been renamed or deleted.", statusCode: StatusCodes.Status404NotFound, title: "No such site");
+}
+
+public sealed record SiteSummary(string Slug, string Name);
+
+/// <param name="Chroma">The largest OKLCH chroma inside sRGB, for lightness 1 down to 0 in even steps.</param>
+public sealed record PlaneView(double Hue, IReadOnlyList<double> Chroma);

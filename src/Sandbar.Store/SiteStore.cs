@@ -1,0 +1,129 @@
+using System.Collections.Immutable;
+using System.Text.Json;
+using Microsoft.Data.Sqlite;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Samples;
+
+namespace Sandbar.Store;
+
+/// <summary>A site as the store holds it.</summary>
+/// <param name="Version">How many edits lie behind it.</param>
+/// <param name="Journal">All of them, oldest first.</param>
+public sealed record StoredSite(Site Site, long Version, ImmutableList<JournalEntry> Journal);
+
+/// <summary>Somebody else made an edit of the same version first.</summary>
+public sealed class VersionTakenException(string slug, long version) : Exception($"Version {version} of {slug} is taken.");
+
+/// <summary>Sites, their journals and their assets in SQLite.</summary>
+public sealed class SiteStore
+{
+    /// <summary>Edits between two checkpoints.</summary>
+    public const int CheckpointEvery = 200;
+
+    private const int PrimaryKeyViolated = 1555, UniqueViolated = 2067;
+
+    private readonly PooledDbContextFactory<SandbarDb> contexts;
+
+    /// <param name="folder">Where the store lies; made when it is not there.</param>
+    public SiteStore(string folder)
+    {
+        Directory.CreateDirectory(folder);
+        var connection = new SqliteConnectionStringBuilder { DataSource = Path.Combine(folder, "sandbar.db"), ForeignKeys = true }.ToString();
+        contexts = new(new DbContextOptionsBuilder<SandbarDb>().UseSqlite(connection).AddInterceptors(new ConnectionSettings()).Options);
+    }
+
+    /// <summary>Brings the tables up to date.</summary>
+    public async Task MigrateAsync(CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        await db.Database.MigrateAsync(cancel);
+    }
+
+    public async Task<IReadOnlyList<SiteRow>> ListAsync(CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        return await db.Sites.AsNoTracking().OrderBy(s => s.Name).ToListAsync(cancel);
+    }
+
+    /// <summary>Adds a site with its assets, as version 0.</summary>
+    public async Task AddAsync(Sample sample, DateTimeOffset now, CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        foreach (var asset in sample.Assets)
+        {
+            if (!await db.Assets.AnyAsync(a => a.Hash == asset.Hash, cancel))
+                db.Assets.Add(new() { Hash = asset.Hash, MediaType = asset.MediaType, Bytes = asset.Bytes });
+        }
+        db.Sites.Add(new() { Slug = sample.Site.Slug, Name = sample.Site.Name, Created = now });
+        db.Checkpoints.Add(Checkpoint(sample.Site, 0));
+        await db.SaveChangesAsync(cancel);
+    }
+
+    /// <summary>Opens a site: its last checkpoint and the patches since. Null where there is none of that name.</summary>
+    public async Task<StoredSite?> OpenAsync(string slug, CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        var checkpoint = await db.Checkpoints.AsNoTracking().Where(c => c.Slug == slug).OrderByDescending(c => c.Version).FirstOrDefaultAsync(cancel);
+        if (checkpoint is null) return null;
+        var site = JsonSerializer.Deserialize<Site>(checkpoint.Document, SiteJson.Options) ?? throw new InvalidDataException($"The site {slug} is empty.");
+        var rows = await db.Journal.AsNoTracking().Where(j => j.Slug == slug).OrderBy(j => j.Version).ToListAsync(cancel);
+        var journal = rows.Select(Entry).ToImmutableList();
+        site = journal.Where(e => e.Version > checkpoint.Version).Aggregate(site, (s, e) => e.Patch.Apply(s));
+        return new(site, journal.Count == 0 ? 0 : journal[^1].Version, journal);
+    }
+
+    /// <summary>Appends an edit; when this returns, it is on the disk.</summary>
+    /// <param name="site">The site after it.</param>
+    /// <exception cref="VersionTakenException">The journal has this version already.</exception>
+    public async Task AppendAsync(Site site, JournalEntry entry, CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        db.Journal.Add(Row(site.Slug, entry));
+        if (entry.Version % CheckpointEvery == 0) db.Checkpoints.Add(Checkpoint(site, entry.Version));
+        var row = await db.Sites.FindAsync([site.Slug], cancel);
+        if (row is not null) row.Name = site.Name;
+        try
+        {
+            await db.SaveChangesAsync(cancel);
+        }
+        catch (DbUpdateException failed) when (failed.InnerException is SqliteException { SqliteExtendedErrorCode: PrimaryKeyViolated or UniqueViolated })
+        {
+            throw new VersionTakenException(site.Slug, entry.Version);
+        }
+    }
+
+    public async Task<AssetRow?> AssetAsync(string hash, CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        return await db.Assets.AsNoTracking().FirstOrDefaultAsync(a => a.Hash == hash, cancel);
+    }
+
+    private static CheckpointRow Checkpoint(Site site, long version) =>
+        new() { Slug = site.Slug, Version = version, Document = JsonSerializer.Serialize(site, SiteJson.Options) };
+
+    private static JournalRow Row(string slug, JournalEntry entry) => new()
+    {
+        Slug = slug,
+        Version = entry.Version,
+        At = entry.At,
+        Edit = JsonSerializer.Serialize(entry.Edit, SiteJson.Options),
+        Label = entry.Label,
+        Patch = JsonSerializer.Serialize(entry.Patch, SiteJson.Options),
+        Gesture = entry.Gesture,
+        Window = entry.Window,
+        Undoes = entry.Undoes,
+    };
+
+    private static JournalEntry Entry(JournalRow row) => new(
+        row.Version,
+        row.At,
+        JsonSerializer.Deserialize<Edit>(row.Edit, SiteJson.Options)!,
+        row.Label,
+        JsonSerializer.Deserialize<Patch>(row.Patch, SiteJson.Options)!,
+        row.Gesture,
+        row.Window,
+        row.Undoes);
+}
