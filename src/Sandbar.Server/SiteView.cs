@@ -90,8 +90,8 @@ public sealed record PairView(string On, double Ratio, double Target, bool Passe
     public static PairView Of(Site site, Scheme scheme, Color color, string on, double target)
     {
         var ratio = Contrast.Ratio(color, SchemeColors.Resolve(site.Palette, scheme, on).Color);
-        // Shown cut off, not rounded up: 4.49 is no 4.5.
-        return new(site.Palette.Roles.Get(on).Name, Math.Floor(ratio * 100) / 100, target, ratio >= target);
+        // Shown cut off, not rounded up: 4.48 is no 4.5.
+        return new(site.Palette.Roles.Get(on).Name, Math.Floor(ratio * 10) / 10, target, ratio >= target);
     }
 }
 

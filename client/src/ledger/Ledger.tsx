@@ -37,7 +37,7 @@ export function Ledger({ part, look, widths }: { part: PartView; look: LookView;
       <colgroup>
         <col className="property-column" />
         {part.states.map((state) => (
-          <col key={state} className={isFolded(state) ? 'folded-column' : ''} />
+          <col key={state} className={isFolded(state) ? 'folded-column' : state === 'rest' ? 'rest-column' : ''} />
         ))}
       </colgroup>
       <thead>

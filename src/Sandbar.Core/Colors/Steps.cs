@@ -34,10 +34,18 @@ public static class Steps
             [.. Enumerable.Range(1, tints).Select(i => Step(lightest, (double)i / tints, TintChromaAtEnd))],
             [.. Enumerable.Range(1, shades).Select(i => Step(darkest, (double)i / shades, ShadeChromaAtEnd))]);
 
-        Color Step(double end, double way, double chromaAtEnd) => Gamut.ReduceChroma(origin with
+        Color Step(double end, double way, double chromaAtEnd)
         {
-            C1 = origin.C1 + (end - origin.C1) * way,
-            C2 = origin.C2 * (1 - (1 - chromaAtEnd) * way * way),
-        });
+            var lightness = origin.C1 + (end - origin.C1) * way;
+            if (origin.C2 == 0) return GreyOf(lightness);
+            return Gamut.ReduceChroma(origin with { C1 = lightness, C2 = origin.C2 * (1 - (1 - chromaAtEnd) * way * way) });
+        }
+    }
+
+    /// <summary>A grey has three equal channels, whatever the last digits of a matrix say. OKLab's lightness of a grey is the cube root of its light.</summary>
+    private static Color GreyOf(double lightness)
+    {
+        var channel = ColorConversion.Gamma(lightness * lightness * lightness);
+        return new(ColorSpace.Srgb, channel, channel, channel);
     }
 }

@@ -210,6 +210,7 @@ public static partial class ValueText
         {
             var match = Piece().Match(text, at);
             if (!match.Success) throw Unreadable();
+            var start = at;
             at = match.Index + match.Length;
             if (match.Groups["number"].Success) return Number(match);
             if (match.Groups["mark"].Value == "(")
@@ -223,6 +224,7 @@ public static partial class ValueText
             if (Same(word, "rest")) return Rest(0);
             if (Same(word, "space")) return Position(ReferenceKind.Space, 1, site.Spacing.Steps.Length, "space");
             if (Same(word, "size")) return Position(ReferenceKind.Size, site.Typography.Scale.Lowest, site.Typography.Scale.Highest, "size");
+            at = start;
             throw Unreadable();
         }
 
@@ -268,7 +270,7 @@ public static partial class ValueText
         private bool SpacedMark()
         {
             var rest = text.AsSpan(at).TrimStart();
-            return rest.Length > 1 && char.IsWhiteSpace(rest[1]);
+            return rest.Length == 1 || char.IsWhiteSpace(rest[1]);
         }
 
         private string Take()

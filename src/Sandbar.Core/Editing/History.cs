@@ -59,7 +59,14 @@ public static class History
 
     private static Reversal Reverse(IReadOnlyList<JournalEntry> journal, Site site, string gesture, string label, bool again)
     {
-        var made = Patch.Join(journal.Where(e => e.Gesture == gesture).Select(e => e.Patch));
-        return new(new(gesture, label, again), made.Inverse(), [.. made.ChangedSince(site)]);
+        // Patch by patch from the last: each is compared with what the later ones leave when they are taken back.
+        var undone = site;
+        var overwrites = new HashSet<string>(StringComparer.Ordinal);
+        foreach (var entry in journal.Where(e => e.Gesture == gesture).Reverse())
+        {
+            overwrites.UnionWith(entry.Patch.ChangedSince(undone));
+            undone = entry.Patch.Inverse().Apply(undone);
+        }
+        return new(new(gesture, label, again), Patch.Between(site, undone), [.. overwrites]);
     }
 }

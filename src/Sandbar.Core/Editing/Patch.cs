@@ -29,20 +29,7 @@ public sealed record Patch(int Format, ImmutableArray<Change> Changes)
     /// <summary>The patch that takes this one back.</summary>
     public Patch Inverse() => this with { Changes = [.. Changes.Reverse().Select(c => new Change(c.Path, c.After, c.Before))] };
 
-    /// <summary>One patch for several that followed each other: first before, last after.</summary>
-    public static Patch Join(IEnumerable<Patch> patches)
-    {
-        var joined = new Dictionary<string, Change>(StringComparer.Ordinal);
-        var order = new List<string>();
-        foreach (var change in patches.SelectMany(p => p.Changes))
-        {
-            if (!joined.TryGetValue(change.Path, out var earlier)) order.Add(change.Path);
-            joined[change.Path] = earlier is null ? change : change with { Before = earlier.Before };
-        }
-        return new(CurrentFormat, [.. order.Select(p => joined[p])]);
-    }
-
-    /// <summary>The site with the changes made; branches they do not reach stay the same objects.</summary>
+    /// <summary>The site with the changes made; branches they do not reach stay the same objects. A change within something that is gone is passed over.</summary>
     /// <exception cref="InvalidDataException">A path leads nowhere: the patch belongs to another site.</exception>
     public Site Apply(Site site) => Changes.Aggregate(site, (s, change) => (Site)Tree.Set(s, typeof(Site), Segments(change.Path), change.After)!);
 
@@ -105,7 +92,7 @@ public sealed record Patch(int Format, ImmutableArray<Change> Changes)
                 if (path[0] == Order) return Json(Ids((IList)node), typeof(string[]));
                 return Get(Find((IList)node, path[0]), item, path[1..]);
             }
-            return IsMap(type, out var value) ? Get(((IDictionary)node)[path[0]], value, path[1..]) : throw Nowhere(path[0]);
+            return IsMap(type, out var value) ? Get(At((IDictionary)node, path[0]), value, path[1..]) : throw Nowhere(path[0]);
         }
 
         public static object? Set(object? node, Type type, ReadOnlySpan<string> path, JsonElement? after)
@@ -123,7 +110,7 @@ public sealed record Patch(int Format, ImmutableArray<Change> Changes)
             if (IsList(type, out var item)) return SetInList((IList)node, item, path, after);
             if (!IsMap(type, out var value)) throw Nowhere(path[0]);
             var map = (IDictionary)node;
-            var set = Set(map[path[0]], value, path[1..], after);
+            var set = Set(At(map, path[0]), value, path[1..], after);
             return set is null
                 ? type.GetMethod("Remove", [typeof(string)])!.Invoke(map, [path[0]])
                 : type.GetMethod("SetItem", [typeof(string), value])!.Invoke(map, [path[0], set]);
@@ -143,7 +130,7 @@ public sealed record Patch(int Format, ImmutableArray<Change> Changes)
         private static void CompareMaps(string path, IDictionary before, IDictionary after, Type value, ImmutableArray<Change>.Builder changes)
         {
             foreach (var key in before.Keys.Cast<string>().Union(after.Keys.Cast<string>(), StringComparer.Ordinal))
-                Compare($"{path}/{key}", before[key], after[key], value, changes);
+                Compare($"{path}/{key}", At(before, key), At(after, key), value, changes);
         }
 
         private static object SetInList(IList list, Type item, ReadOnlySpan<string> path, JsonElement? after)
@@ -159,6 +146,7 @@ public sealed record Patch(int Format, ImmutableArray<Change> Changes)
             {
                 var id = path[0];
                 var index = items.FindIndex(i => ((IListed)i).Id == id);
+                if (index < 0 && path.Length > 1) return list;
                 var set = Set(index < 0 ? null : items[index], item, path[1..], after);
                 if (set is null)
                 {
@@ -197,6 +185,8 @@ public sealed record Patch(int Format, ImmutableArray<Change> Changes)
             value = isMap ? type.GetGenericArguments()[1] : typeof(object);
             return isMap;
         }
+
+        private static object? At(IDictionary map, string key) => map.Contains(key) ? map[key] : null;
 
         private static object? Find(IList list, string id) => list.Cast<IListed>().FirstOrDefault(i => i.Id == id);
 

@@ -1,23 +1,22 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using System.Runtime.CompilerServices;
+using System.Text.RegularExpressions;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Colors;
-using Sandbar.Core.Css;
 using Sandbar.Core.Design;
 using Sandbar.Core.Typography;
 
 namespace Sandbar.Core.Rendering;
 
 /// <summary>A site's stylesheet as rules. Rules of a look are kept for as long as the look and the foundations it reads stay the same.</summary>
-public static class StyleSheetRenderer
+public static partial class StyleSheetRenderer
 {
     private static readonly ConditionalWeakTable<Look, LookRules> Kept = [];
 
     public static StyleSheet Render(Site site)
     {
         var rules = ImmutableArray.CreateBuilder<Rule>();
-        rules.AddRange(Foundations(site));
         foreach (var layer in new[] { Layer.Parts, Layer.Frame })
         {
             foreach (var part in PartCatalogue.All.Where(p => p.Layer == layer))
@@ -27,7 +26,7 @@ public static class StyleSheetRenderer
             }
         }
         foreach (var block in AllBlocks(site).Where(b => b.Own.Count > 0)) rules.AddRange(OwnRules(site, block));
-        return new(site.Name, Fonts(site), rules.ToImmutable(), site.Overrides.Site);
+        return new(site.Name, Fonts(site), [.. Foundations(site, RoleSteps(site, rules)), .. rules], site.Overrides.Site);
     }
 
     /// <summary>Every block of the site: the frame's, then page by page, outer before inner.</summary>
@@ -45,6 +44,9 @@ public static class StyleSheetRenderer
     /// <summary>The class that marks a look, such as <c>button-filled</c>.</summary>
     public static string LookClass(Part part, Look look) => $"{part.Id}-{look.CssName}";
 
+    [GeneratedRegex(@"--role-[\w-]+-(?:tint|shade)-\d")]
+    private static partial Regex RoleStep();
+
     private static IEnumerable<Block> WithInner(Block block) => block.Blocks.SelectMany(WithInner).Prepend(block);
 
     private static ImmutableArray<FontFace> Fonts(Site site) =>
@@ -54,7 +56,7 @@ public static class StyleSheetRenderer
            select new FontFace(family.Name, site.Shelf.Get(file.Item), file.WeightFrom, file.WeightTo, file.Italic),
     ];
 
-    private static IEnumerable<Rule> Foundations(Site site)
+    private static IEnumerable<Rule> Foundations(Site site, ILookup<string, int> roleSteps)
     {
         yield return Root("colors", site.Palette.Colors.SelectMany(ColorTokens));
         yield return Root("sizes", Enumerable.Range(site.Typography.Scale.Lowest, site.Typography.Scale.Highest - site.Typography.Scale.Lowest + 1)
@@ -64,8 +66,7 @@ public static class StyleSheetRenderer
         yield return Root("families", site.Typography.Families.Select(f => new Declaration($"--family-{f.CssName}", f.Stack, new(OriginKind.Family, f.Id))));
         yield return Root("radii", site.Edges.Radii.Select(r => new Declaration($"--radius-{r.CssName}", ValueCss.Write(site, r.Size), new(OriginKind.Edge, r.Id))));
 
-        var steps = RoleSteps(site);
-        foreach (var scheme in site.Palette.Schemes) yield return SchemeRule(site, scheme, steps);
+        foreach (var scheme in site.Palette.Schemes) yield return SchemeRule(site, scheme, roleSteps);
         // What depends on a role is declared on every carrier: on :root alone it would be resolved once, with the outermost scheme.
         yield return Foundation("carriers", "[data-scheme]",
         [
@@ -82,6 +83,7 @@ public static class StyleSheetRenderer
             Ground("margin", "0"), Ground("min-block-size", "100svh"), Ground("background-color", $"var({RoleName(site, "ground")})"),
             Ground("color", $"var({RoleName(site, "text")})"), .. StyleDeclarations(site, site.Typography.Styles[0], new(OriginKind.Base, "")),
         ]);
+        yield return Foundation("selection", "::selection", [Ground("background-color", $"var({RoleName(site, "selection")})")]);
         yield return Foundation("img", "img", [Ground("max-inline-size", "100%"), Ground("block-size", "auto")]);
 
         static Rule Root(string key, IEnumerable<Declaration> declarations) => Foundation(key, ":root", [.. declarations]);
@@ -102,14 +104,14 @@ public static class StyleSheetRenderer
             yield return new(ValueCss.ColorName(color, -step), ColorText.Hex(row.At(-step)), origin with { Detail = Invariant(-step) });
     }
 
-    private static Rule SchemeRule(Site site, Scheme scheme, SortedSet<(string Role, int Step)> steps)
+    private static Rule SchemeRule(Site site, Scheme scheme, ILookup<string, int> steps)
     {
         var declarations = ImmutableArray.CreateBuilder<Declaration>();
         var ground = SchemeColors.Resolve(site.Palette, scheme, "ground").Color;
         declarations.Add(new("color-scheme", Contrast.Luminance(ground) < 0.18 ? "dark" : "light", new(OriginKind.Role, scheme.Id, "ground")));
         foreach (var role in site.Palette.Roles)
         {
-            foreach (var step in steps.Where(s => s.Role == role.Id).Select(s => s.Step).Prepend(0))
+            foreach (var step in steps[role.Id].Prepend(0))
             {
                 var color = SchemeColors.Resolve(site.Palette, scheme, role.Id, step);
                 var value = color.Source is { } source ? $"var({ValueCss.ColorName(source, color.Step)})" : ColorText.Hex(color.Color);
@@ -119,47 +121,19 @@ public static class StyleSheetRenderer
         return new($"scheme {scheme.Id}", Layer.Foundations, $"[data-scheme=\"{scheme.CssName}\"]", false, Interval.All, declarations.ToImmutable());
     }
 
-    /// <summary>The steps of roles that anything uses; the others are not worth their bytes.</summary>
-    private static SortedSet<(string Role, int Step)> RoleSteps(Site site)
+    /// <summary>The steps of roles that anything uses, read off what is written; the others are not worth their bytes.</summary>
+    private static ILookup<string, int> RoleSteps(Site site, IEnumerable<Rule> rules)
     {
-        var used = new SortedSet<(string, int)>();
-        foreach (var cells in site.Looks.Select(l => l.Cells).Concat(AllBlocks(site).Select(b => b.Own)))
-        {
-            foreach (var (text, value) in cells)
-            {
-                var key = CellKey.Parse(text);
-                foreach (var reference in References(Substituted(cells, key, value))) Add(reference);
-            }
-        }
-        foreach (var reference in site.Edges.Borders.Select(b => b.Color).Concat(site.Edges.Shadows.Select(s => s.Color)).SelectMany(References)) Add(reference);
-        foreach (var token in Tokenizer.Read(site.Overrides.Site).Where(t => t.Kind == TokenKind.Ident && t.Text.StartsWith("--role-", StringComparison.Ordinal)))
-        {
-            foreach (var role in site.Palette.Roles)
-            {
-                for (var step = -Steps.ShadeCount; step <= Steps.TintCount; step++)
-                {
-                    if (step != 0 && token.Text == ValueCss.RoleName(role, step)) used.Add((role.Id, step));
-                }
-            }
-        }
-        return used;
-
-        void Add(ReferenceValue reference)
-        {
-            if (reference.To == ReferenceKind.Role && reference.Step != 0) used.Add((reference.Id, reference.Step));
-        }
+        var values = rules.SelectMany(r => r.Declarations).Select(d => d.Value)
+            .Concat(site.Edges.Borders.Select(b => ValueCss.Write(site, b.Color)))
+            .Concat(site.Edges.Shadows.Select(s => ValueCss.Write(site, s.Color)))
+            .Append(site.Overrides.Site);
+        var named = values.SelectMany(v => RoleStep().Matches(v)).Select(m => m.Value).ToHashSet(StringComparer.Ordinal);
+        return (from role in site.Palette.Roles
+                from step in Enumerable.Range(-Steps.ShadeCount, Steps.ShadeCount + Steps.TintCount + 1)
+                where step != 0 && named.Contains(ValueCss.RoleName(role, step))
+                select (role.Id, step)).ToLookup(r => r.Id, r => r.step, StringComparer.Ordinal);
     }
-
-    private static Value Substituted(ImmutableSortedDictionary<string, Value> cells, CellKey key, Value value) =>
-        value is RestValue relative && RestOf(cells, key) is { } rest ? ValueCss.Moved(rest, relative.Step) : value;
-
-    private static IEnumerable<ReferenceValue> References(Value value) => value switch
-    {
-        ReferenceValue reference => [reference],
-        OperationValue operation => References(operation.Left).Concat(References(operation.Right)),
-        SidesValue sides => new[] { sides.Top, sides.Right, sides.Bottom, sides.Left }.SelectMany(References),
-        _ => [],
-    };
 
     private static string ShadowCss(Site site, Shadow s)
     {

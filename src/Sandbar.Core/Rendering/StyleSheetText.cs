@@ -104,6 +104,12 @@ public static class StyleSheetText
             }
         }
         var last = tokens[^2];
+        if (last.Kind != TokenKind.Comment && rule.Length - rule.AsSpan().TrimEnd('\\').Length is var slashes && slashes % 2 == 1)
+        {
+            // A backslash at the very end stands for U+FFFD, or for nothing in a string (CSS Syntax 3, §4.3.7 and §4.3.5).
+            text.Length--;
+            if (last.Kind != TokenKind.String) text.Append('\uFFFD');
+        }
         if (last.Kind == TokenKind.Comment && !rule.EndsWith("*/", StringComparison.Ordinal)) text.Append("*/");
         if (last.Kind == TokenKind.String && (last.End - last.Start < 2 || rule[last.End - 1] != rule[last.Start])) text.Append(rule[last.Start]);
         if (last.Kind == TokenKind.Url && rule[^1] != ')') text.Append(')');

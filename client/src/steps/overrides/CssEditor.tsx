@@ -31,7 +31,12 @@ const look = EditorView.theme({
   '&': { height: '100%', fontSize: '13px' },
   '.cm-scroller': { fontFamily: "'JetBrains Mono Variable', monospace", lineHeight: '1.6' },
   '.cm-gutters': { background: '#ffffff', border: 'none', color: '#6a7275' },
-  '&.cm-focused': { outline: '2px solid #0b5d63', outlineOffset: '-2px' },
+  '&.cm-focused': { outline: 'none' },
+  '.cm-tooltip': { background: '#ffffff', border: '1px solid #8b8a84', borderRadius: '6px', overflow: 'hidden' },
+  '.cm-tooltip.cm-tooltip-autocomplete > ul > li': { padding: '3px 8px' },
+  '.cm-tooltip.cm-tooltip-autocomplete > ul > li[aria-selected]': { background: '#e3eeee', color: '#20282b' },
+  '.cm-completionIcon': { display: 'none' },
+  '.cm-completionMatchedText': { textDecoration: 'none', fontWeight: '700' },
   '.cm-activeLine': { background: '#f5f3ef' },
   '.cm-activeLineGutter': { background: '#f5f3ef' },
 });

@@ -30,14 +30,14 @@ export function SchemesPanel() {
             )
           }
         />
-        <span className="quiet">roles to colours · contrast on the grounds they need (WCAG 2.2)</span>
+        <span className="quiet">roles to colours, and how they read (WCAG 2.2)</span>
       </div>
       <table className="roles" aria-label={`Roles in ${scheme.name}`}>
         <thead>
           <tr>
             <th scope="col">Role</th>
             <th scope="col">Colour</th>
-            <th scope="col">Contrast</th>
+            <th scope="col">Contrast on</th>
           </tr>
         </thead>
         <tbody>
@@ -84,7 +84,7 @@ function RoleRow({ scheme, role, roles }: { scheme: string; role: RoleView; role
           labelRender={() => (
             <span className="swatched">
               <span className="swatch" style={{ background: role.hex }} /> <strong>{role.source}</strong>
-              {role.readableOn && <span className="quiet"> readable on {roles.find((r) => r.id === role.readableOn)?.name}</span>}
+              {role.readableOn && <span className="quiet">computed</span>}
             </span>
           )}
           optionRender={(option) => (
@@ -102,7 +102,7 @@ function RoleRow({ scheme, role, roles }: { scheme: string; role: RoleView; role
       <td className="pairs">
         {role.pairs.map((pair) => (
           <span key={pair.on} className={pair.passes ? 'pass' : 'fail'}>
-            {pair.passes ? '✓' : '✗'} {pair.ratio.toFixed(2)} on {pair.on}
+            {pair.passes ? '✓' : '✗'} {pair.ratio.toFixed(1)} {pair.on}
             {!pair.passes && ` · needs ${pair.target}`}
           </span>
         ))}

@@ -1,5 +1,6 @@
 import { Segmented, Select } from 'antd';
 import { useSearchParams } from 'react-router';
+import type { PartView } from '../../api/client';
 import { useEditing } from '../../app/editingContext';
 import { ALL_WIDTHS, WIDTH_CHOICES } from '../../ledger/cells';
 import { Ledger } from '../../ledger/Ledger';
@@ -8,7 +9,7 @@ import { Ledger } from '../../ledger/Ledger';
 export function PartsStep() {
   const parts = useEditing((e) => e.site.parts);
   const [params, setParams] = useSearchParams();
-  const part = parts.find((p) => p.id === params.get('part')) ?? parts.find((p) => p.looks.length > 2) ?? parts[0];
+  const part = parts.find((p) => p.id === params.get('part')) ?? richest(parts);
   const look = part?.looks.find((l) => l.id === params.get('look')) ?? part?.looks[0];
   const choice = WIDTH_CHOICES.find((c) => c.value === params.get('at')) ?? WIDTH_CHOICES[0];
   const choose = (change: Record<string, string>) =>
@@ -65,3 +66,7 @@ export function PartsStep() {
     </section>
   );
 }
+
+/** Where to begin: the part with the most to decide. */
+const richest = (parts: readonly PartView[]): PartView | undefined =>
+  [...parts].sort((a, b) => b.states.length * b.looks.length - a.states.length * a.looks.length)[0];

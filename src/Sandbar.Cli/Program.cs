@@ -1,0 +1,9 @@
+using System.CommandLine;
+using Sandbar.Cli.Verbs;
+
+var root = new RootCommand("Sandbar: a site's colours, type, looks and overrides, kept in one place. On the command line: the core without the web.")
+{
+    ColorVerbs.Command,
+    ServeVerb.Command,
+};
+return await root.Parse(args).InvokeAsync();

@@ -1,0 +1,137 @@
+using System.Text.Json;
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Rendering;
+
+namespace Sandbar.Core.Tests.Editing;
+
+/// <summary>Edits and what they refuse.</summary>
+public class EditTests
+{
+    [Fact]
+    public void An_unreadable_colour_changes_nothing()
+    {
+        var problem = Demo.Site.Refused(new SetColor("beet", "#12"));
+        Assert.Equal("/css", problem.Path);
+        Assert.Contains("“#12” is not a colour", problem.Message, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("", "Give it a name")]
+    [InlineData("LEAF", "“LEAF” is taken")]
+    [InlineData("two\nlines", "single line")]
+    [InlineData("0123456789012345678901234567890123456789012345678901234567890123456789", "at most 60")]
+    public void A_name_must_be_good_and_free(string name, string said)
+    {
+        Assert.Contains(said, Demo.Site.Refused(new RenameColor("beet", name)).Message, StringComparison.Ordinal);
+        Assert.Contains(said, Demo.Site.Refused(new AddColor("new", name, "red")).Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Renaming_a_colour_renames_it_in_overrides_but_not_in_texts()
+    {
+        var site = Demo.Site.After(new SetOverrides("a { color: var(--color-beet-shade-1); content: \"--color-beet\"; background: var(--color-beetroot) } /* --color-beet */"));
+        var renamed = site.After(new RenameColor("beet", "Red Beet"));
+        Assert.Equal("a { color: var(--color-red-beet-shade-1); content: \"--color-beet\"; background: var(--color-beetroot) } /* --color-beet */", renamed.Overrides.Site);
+        Assert.Equal("red-beet", renamed.Palette.Colors.Get("beet").CssName);
+    }
+
+    [Fact]
+    public void A_colour_in_use_cannot_be_removed_and_one_that_is_not_can()
+    {
+        Assert.Contains("action in Day", Demo.Site.Refused(new RemoveColor("beet")).Message, StringComparison.Ordinal);
+        var site = Demo.Site.After(new AddColor("moss", "moss", "olive"));
+        Assert.Null(site.After(new RemoveColor("moss")).Palette.Colors.Find("moss"));
+        Assert.Contains("Card · Standard · background", site.After(new SetCell("card-standard", "background", State.Rest, null, null, "moss"))
+            .Refused(new RemoveColor("moss")).Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void What_is_gone_is_said_to_be_gone()
+    {
+        Assert.Contains("no longer", Demo.Site.Refused(new SetColor("gone", "red")).Message, StringComparison.Ordinal);
+        Assert.Contains("no longer", Demo.Site.Refused(new SetCell("gone", "background", State.Rest, null, null, "red")).Message, StringComparison.Ordinal);
+        Assert.Contains("no longer", Demo.Site.Refused(new SetRole("gone", "action", new("beet", 0, null))).Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_role_cannot_be_readable_on_itself_however_far_round()
+    {
+        var site = Demo.Site.After(new SetRole("day", "text", new(null, 0, "action-text")));
+        Assert.Contains("itself", site.Refused(new SetRole("day", "action", new(null, 0, "text"))).Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_cell_takes_what_its_property_and_part_allow()
+    {
+        Assert.Equal("/text", Demo.Site.Refused(new SetCell("button-filled", "padding", State.Rest, null, null, "-1px")).Path);
+        Assert.Equal("/state", Demo.Site.Refused(new SetCell("section-standard", "background", State.Hover, null, null, "action")).Path);
+        Assert.Equal("/state", Demo.Site.Refused(new SetCell("button-filled", "width", State.Hover, null, null, "full")).Path);
+        Assert.Equal("/property", Demo.Site.Refused(new SetCell("button-filled", "nothing", State.Rest, null, null, "full")).Path);
+    }
+
+    [Fact]
+    public void Intervals_do_not_overlap()
+    {
+        var site = Demo.Site.After(new SetCell("button-filled", "padding", State.Rest, 600, 820, "4px"));
+        Assert.Contains("overlap", site.Refused(new SetCell("button-filled", "padding", State.Rest, 700, null, "4px")).Message, StringComparison.Ordinal);
+        site.After(new SetCell("button-filled", "padding", State.Rest, 820, null, "4px"));
+        Assert.Contains("hold nothing", site.Refused(new SetCell("button-filled", "padding", State.Rest, 820, 600, "4px")).Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Rest_cannot_be_cleared_under_a_state_that_refers_to_it()
+    {
+        Assert.Contains("relative to Rest", Demo.Site.Refused(new SetCell("button-filled", "background", State.Rest, null, null, null)).Message, StringComparison.Ordinal);
+        Demo.Site.After(new SetCell("button-filled", "background", State.Hover, null, null, null)).After(new SetCell("button-filled", "background", State.Rest, null, null, null));
+    }
+
+    /// <summary>Every property of every part, by enumeration: what is typed is stored, reaches the released bytes at its own cell, and clearing takes it out again.</summary>
+    [Fact]
+    public void Every_cell_of_the_catalogue_changes_the_stylesheet_and_nothing_else()
+    {
+        foreach (var part in PartCatalogue.All)
+        {
+            var look = Demo.Site.Looks.First(l => l.Part == part.Id);
+            foreach (var property in part.Properties)
+            {
+                foreach (var state in part.States.Where(s => s == State.Rest || !property.SameInAllStates))
+                {
+                    foreach (var (from, below) in new (int?, int?)[] { (null, null), (1000, null) }) Check(look, property, state, from, below);
+                }
+            }
+        }
+
+        static void Check(Look look, PartProperty property, State state, int? from, int? below)
+        {
+            var cell = new CellKey(property.Id, state, new(from, below)).ToString();
+            // Intervals that the look has already would overlap.
+            var bare = Demo.Site with { Looks = Demo.Site.Looks.Put(look with { Cells = look.Cells.RemoveRange(look.Cells.Keys.Where(k => CellKey.Parse(k) is { } key && key.Property == property.Id && key.Widths != Interval.All)) }) };
+            var sheets = Demo.Values(property).Select(value => StyleSheetRenderer.Render(bare.After(new SetCell(look.Id, property.Id, state, from, below, value)))).ToList();
+            var texts = sheets.Select(s => StyleSheetText.Release(s, i => i.File)).ToList();
+            Assert.True(texts.Distinct().Count() == texts.Count, $"{look.Name} {cell}: values make no difference");
+            foreach (var sheet in sheets)
+            {
+                var origin = new Origin(OriginKind.Look, look.Id, cell);
+                Assert.Contains(sheet.Rules, r => r.Widths == new Interval(from, below) && r.Hover == (state == State.Hover) && r.Declarations.Any(d => d.Origin == origin));
+            }
+            var set = bare.After(new SetCell(look.Id, property.Id, state, from, below, Demo.Values(property)[0]));
+            var cleared = new SetCell(look.Id, property.Id, state, from, below, null).Apply(set);
+            if (cleared.Site is { } site) Assert.DoesNotContain(cell, site.Looks.Get(look.Id).Cells.Keys);
+        }
+    }
+
+    [Fact]
+    public void Edits_keep_their_json_form()
+    {
+        Edit[] edits =
+        [
+            new RenameSite("a"), new AddColor("a", "b", "c"), new SetColor("a", "b"), new RenameColor("a", "b"), new RemoveColor("a"),
+            new SetRole("a", "b", new("c", 1, null)), new SetCell("a", "b", State.Hover, 1, null, "c"), new SetOverrides("a"), new TakeBack("a", "b", false),
+        ];
+        Assert.Equal(edits.Length, typeof(Edit).GetCustomAttributes(typeof(System.Text.Json.Serialization.JsonDerivedTypeAttribute), false).Length);
+        foreach (var edit in edits) Assert.Equal(edit, JsonSerializer.Deserialize<Edit>(JsonSerializer.Serialize(edit, SiteJson.Options), SiteJson.Options));
+        Assert.Equal("""{"kind":"setCell","look":"a","property":"b","state":"hover","from":1,"below":null,"text":"c"}""", JsonSerializer.Serialize<Edit>(edits[6], SiteJson.Options));
+    }
+}

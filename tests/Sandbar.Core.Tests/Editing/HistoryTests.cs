@@ -1,0 +1,104 @@
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+
+namespace Sandbar.Core.Tests.Editing;
+
+/// <summary>Undo and redo by gesture and window.</summary>
+public class HistoryTests
+{
+    private readonly List<JournalEntry> journal = [];
+    private Site site = Demo.Site;
+
+    [Fact]
+    public void A_gesture_is_taken_back_at_once_and_made_again()
+    {
+        Make("a", "g1", "#111111");
+        Make("a", "g2", "#222222");
+        Make("a", "g2", "#333333");
+        Reverse(History.Undo(journal, site, "a", 0), "u1");
+        Assert.Equal("#111111", Beet);
+        Reverse(History.Undo(journal, site, "a", 0), "u2");
+        Assert.Equal("#8a2846", Beet);
+        Assert.Null(History.Undo(journal, site, "a", 0));
+        Reverse(History.Redo(journal, site, "a", 0), "r1");
+        Assert.Equal("#111111", Beet);
+        Reverse(History.Redo(journal, site, "a", 0), "r2");
+        Assert.Equal("#333333", Beet);
+        Assert.Null(History.Redo(journal, site, "a", 0));
+        // What was made again can be taken back again.
+        Reverse(History.Undo(journal, site, "a", 0), "u3");
+        Assert.Equal("#111111", Beet);
+    }
+
+    [Fact]
+    public void A_new_edit_ends_redo()
+    {
+        Make("a", "g1", "#111111");
+        Reverse(History.Undo(journal, site, "a", 0), "u1");
+        Make("a", "g2", "#222222");
+        Assert.Null(History.Redo(journal, site, "a", 0));
+    }
+
+    [Fact]
+    public void A_window_takes_back_its_own_and_what_was_there_before_it()
+    {
+        Make("a", "g1", "#111111");
+        Make("b", "g2", "#222222");
+        Assert.Null(History.Undo(journal, site, "c", 0));
+        Assert.Equal("g1", History.Undo(journal, site, "c", 1)?.Edit.Gesture);
+        Assert.Equal("g2", History.Undo(journal, site, "b", 0)?.Edit.Gesture);
+    }
+
+    [Fact]
+    public void What_somebody_else_changed_since_is_named()
+    {
+        Make("a", "g1", "#111111");
+        Make("b", "g2", "#222222");
+        var undo = History.Undo(journal, site, "a", 0);
+        Assert.Equal(["/palette/colors/beet/css"], undo?.Overwrites);
+        Assert.Empty(History.Undo(journal, site, "b", 0)!.Overwrites);
+    }
+
+    [Fact]
+    public void A_gesture_of_several_edits_on_one_new_thing_is_taken_back_whole()
+    {
+        Make("a", "g1", new AddColor("moss", "moss", "olive"));
+        Make("a", "g1", new SetColor("moss", "green"));
+        Make("a", "g1", new RenameColor("moss", "fern"));
+        var undo = History.Undo(journal, site, "a", 0);
+        Assert.Empty(undo!.Overwrites);
+        Reverse(undo, "u1");
+        Assert.Null(site.Palette.Colors.Find("moss"));
+        Reverse(History.Redo(journal, site, "a", 0), "r1");
+        Assert.Equal(("fern", "green"), (site.Palette.Colors.Get("moss").Name, site.Palette.Colors.Get("moss").Css));
+    }
+
+    [Fact]
+    public void Undo_passes_over_what_somebody_removed()
+    {
+        Make("b", "g0", new AddColor("moss", "moss", "olive"));
+        Make("a", "g1", new SetColor("moss", "green"));
+        Make("b", "g2", new RemoveColor("moss"));
+        var undo = History.Undo(journal, site, "a", 0);
+        Assert.NotEmpty(undo!.Overwrites);
+        Assert.Empty(undo.Patch.Changes);
+    }
+
+    private string Beet => site.Palette.Colors.Get("beet").Css;
+
+    private void Make(string window, string gesture, string css) => Make(window, gesture, new SetColor("beet", css));
+
+    private void Make(string window, string gesture, Edit edit)
+    {
+        var after = site.After(edit);
+        journal.Add(new(journal.Count + 1, default, edit, edit.Describe(site), Patch.Between(site, after), gesture, window, null));
+        site = after;
+    }
+
+    private void Reverse(Reversal? reversal, string gesture)
+    {
+        Assert.NotNull(reversal);
+        site = reversal.Patch.Apply(site);
+        journal.Add(new(journal.Count + 1, default, reversal.Edit, reversal.Edit.Describe(site), reversal.Patch, gesture, "a", reversal.Edit.Gesture));
+    }
+}

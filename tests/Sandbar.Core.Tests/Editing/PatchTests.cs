@@ -1,0 +1,87 @@
+using System.Text.Json;
+using CsCheck;
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+
+namespace Sandbar.Core.Tests.Editing;
+
+/// <summary>Patches: whatever the edits, a patch does them again, its inverse takes them back, and what they do not reach stays the same object.</summary>
+public class PatchTests
+{
+    private static readonly Gen<Edit> AnyEdit = Gen.OneOf<Edit>(
+        Gen.Select(Gen.OneOf("beet", "leaf", "moss"), Gen.OneOf("#123456", "red", "oklch(0.5 0.1 20)"), (c, v) => (Edit)new SetColor(c, v)),
+        Gen.Select(Gen.OneOf("moss", "clay"), Gen.OneOf("red", "blue"), (c, v) => (Edit)new AddColor(c, c, v)),
+        Gen.OneOf("moss", "clay", "beet").Select(c => (Edit)new RemoveColor(c)),
+        Gen.Select(Gen.OneOf("beet", "moss"), Gen.OneOf("Ruby", "beet", "stone"), (c, n) => (Edit)new RenameColor(c, n)),
+        Gen.Select(Gen.OneOf("text", "action", "action-text"), Gen.Int[-5, 6], (r, s) => (Edit)new SetRole("day", r, new("leaf", s, null))),
+        Gen.Select(Gen.OneOf("background", "padding", "radius"), Gen.OneOf(State.Rest, State.Hover), Gen.OneOf<string?>("space 2", "action", "3px", null!), (p, s, t) => (Edit)new SetCell("button-filled", p, s, null, null, t)),
+        Gen.OneOf("a { color: red }", "", "b {").Select(css => (Edit)new SetOverrides(css)),
+        Gen.OneOf("A", "B").Select(n => (Edit)new RenameSite(n)));
+
+    [Fact]
+    public void A_patch_does_and_undoes_any_edits() => AnyEdit.List[1, 12].Sample(edits =>
+    {
+        var before = Demo.Site;
+        var patches = new List<Patch>();
+        var after = before;
+        foreach (var edit in edits)
+        {
+            if (edit.Apply(after).Site is not { } next) continue;
+            patches.Add(Reread(Patch.Between(after, next)));
+            Same(next, patches[^1].Apply(after));
+            after = next;
+        }
+        Same(after, patches.Aggregate(before, (s, p) => p.Apply(s)));
+        Same(before, Enumerable.Reverse(patches).Aggregate(after, (s, p) => p.Inverse().Apply(s)));
+        if (patches.Count > 0) Assert.Empty(patches[^1].ChangedSince(after));
+    });
+
+    [Fact]
+    public void What_is_not_reached_is_shared()
+    {
+        var after = Demo.Site.After(new SetColor("beet", "red"));
+        var patched = Patch.Between(Demo.Site, after).Apply(Demo.Site);
+        Assert.Same(Demo.Site.Frame, patched.Frame);
+        Assert.Same(Demo.Site.Palette.Colors.Get("leaf"), patched.Palette.Colors.Get("leaf"));
+        Assert.Same(Demo.Site.Pages[0], patched.Pages[0]);
+    }
+
+    [Fact]
+    public void A_patch_names_only_what_changed()
+    {
+        var patch = Patch.Between(Demo.Site, Demo.Site.After(new SetColor("beet", "red")));
+        var change = Assert.Single(patch.Changes);
+        Assert.Equal("/palette/colors/beet/css", change.Path);
+        Assert.Equal("#8a2846", change.Before?.GetString());
+        Assert.Equal("red", change.After?.GetString());
+    }
+
+    [Fact]
+    public void Patches_touch_where_one_holds_the_other()
+    {
+        Patch beet = Of("/palette/colors/beet"), css = Of("/palette/colors/beet/css"), name = Of("/palette/colors/beet/name"), other = Of("/palette/colors/beetroot");
+        Assert.True(beet.Touches(css) && css.Touches(beet) && css.Touches(css));
+        Assert.False(css.Touches(name) || other.Touches(beet) || beet.Touches(other));
+        static Patch Of(string path) => new(1, [new(path, null, null)]);
+    }
+
+    [Fact]
+    public void A_patch_of_another_site_is_refused()
+    {
+        var patch = new Patch(1, [new("/palette/nothing/here", null, JsonSerializer.SerializeToElement("x"))]);
+        Assert.Throws<InvalidDataException>(() => patch.Apply(Demo.Site));
+    }
+
+    [Fact]
+    public void The_whole_site_survives_its_json_form()
+    {
+        var json = JsonSerializer.Serialize(Demo.Site, SiteJson.Options);
+        Assert.Equal(json, JsonSerializer.Serialize(JsonSerializer.Deserialize<Site>(json, SiteJson.Options), SiteJson.Options));
+        Assert.Empty(Patch.Between(Demo.Site, JsonSerializer.Deserialize<Site>(json, SiteJson.Options)!).Changes);
+    }
+
+    private static Patch Reread(Patch patch) => JsonSerializer.Deserialize<Patch>(JsonSerializer.Serialize(patch, SiteJson.Options), SiteJson.Options)!;
+
+    private static void Same(Site expected, Site actual) =>
+        Assert.Equal(JsonSerializer.Serialize(expected, SiteJson.Options), JsonSerializer.Serialize(actual, SiteJson.Options));
+}

@@ -1,0 +1,88 @@
+using AngleSharp.Html.Parser;
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Design;
+using Sandbar.Core.Interchange;
+using Sandbar.Core.Rendering;
+
+namespace Sandbar.Core.Tests.Rendering;
+
+/// <summary>Pages as HTML, read back by AngleSharp.</summary>
+public class PageTests
+{
+    private static readonly Surroundings Plain = new(p => $"{p.Slug}.html", i => i.File, "", MarkBlocks: false);
+
+    [Fact]
+    public void Pages_are_semantic_and_whole()
+    {
+        foreach (var page in Demo.Site.Pages)
+        {
+            var document = new HtmlParser().ParseDocument(PageWriter.Write(Demo.Site, page, Plain));
+            Assert.Equal(page.Title, document.Title);
+            Assert.Single(document.QuerySelectorAll("h1"));
+            Assert.Single(document.QuerySelectorAll("header"));
+            Assert.Single(document.QuerySelectorAll("main"));
+            Assert.Single(document.QuerySelectorAll("footer"));
+            Assert.Equal("day", document.DocumentElement.GetAttribute("data-scheme"));
+            Assert.All(document.Images, i => Assert.False(string.IsNullOrWhiteSpace(i.AlternativeText)));
+            Assert.DoesNotContain(document.All, e => e.HasAttribute("style") || e.HasAttribute("data-block") || e.TagName is "SCRIPT");
+            Assert.Equal("page", document.QuerySelector($".menu-link[href='{page.Slug}.html']")?.GetAttribute("aria-current"));
+        }
+    }
+
+    [Fact]
+    public void Every_link_and_picture_of_a_release_leads_to_a_file_of_it()
+    {
+        var files = SiteRelease.Files(Demo.Site).ToList();
+        var paths = files.Select(f => f.Path).ToHashSet();
+        Assert.Equal(files.Count, paths.Count);
+        foreach (var file in files.Where(f => f.Path.EndsWith(".html", StringComparison.Ordinal)))
+        {
+            var document = new HtmlParser().ParseDocument(file.Text!);
+            var targets = document.QuerySelectorAll("a[href], link[href]").Select(e => e.GetAttribute("href")!).Concat(document.Images.Select(i => i.GetAttribute("src")!));
+            Assert.All(targets.Where(t => !t.StartsWith('#')), t => Assert.Contains(t, paths));
+        }
+        Assert.All(files.Where(f => f.Hash is not null), f => Assert.Contains(Demo.Sample.Assets, a => a.Hash == f.Hash));
+    }
+
+    /// <summary>Every part, by enumeration: its hook and the selectors of its looks find elements of a block that wears them.</summary>
+    [Fact]
+    public void Every_look_reaches_its_block()
+    {
+        foreach (var part in PartCatalogue.All)
+        {
+            foreach (var look in Demo.Site.Looks.Where(l => l.Part == part.Id))
+            {
+                var content = part.Slots.ToDictionary(s => s.Id, s => s.Kind switch { SlotKind.Picture => "bean", SlotKind.Menu => "main", SlotKind.Link => "home", _ => "Words" });
+                var block = Demo.Site.Frame.Header with { Id = "x", Part = part.Id, Look = look.Id, Blocks = [], Content = Demo.Site.Frame.Header.Content.Clear().AddRange(content) };
+                var page = Demo.Site.Pages[0] with { Sections = [block] };
+                var site = Demo.Site with { Frame = new(Demo.Site.Frame.Header with { Content = Demo.Site.Frame.Header.Content.Clear() }, Demo.Site.Frame.Footer with { Blocks = [], Content = Demo.Site.Frame.Footer.Content.Clear() }) };
+                var document = new HtmlParser().ParseDocument(PageWriter.Write(site, page, Plain));
+                Assert.NotEmpty(document.QuerySelectorAll(StyleSheetRenderer.LookSelector(site, part, look)));
+                foreach (var target in part.Properties.Select(p => p.Target).Distinct())
+                    Assert.True(document.QuerySelector("main " + StyleSheetRenderer.LookSelector(site, part, look).Replace(":where(a", ":where(main a", StringComparison.Ordinal) + target) is not null || part.Hook.StartsWith(':'), $"{part.Name} · {look.Name}{target}");
+            }
+        }
+    }
+
+    [Theory]
+    [InlineData("plain & <b>simple</b>", "plain &amp; &lt;b&gt;simple&lt;/b&gt;")]
+    [InlineData("*soft* and **loud** `code`", "<em>soft</em> and <strong>loud</strong> <code>code</code>")]
+    [InlineData("[a](catalogue) [b](https://example.org) [c](#top)", "<a href=\"catalogue.html\">a</a> <a href=\"https://example.org\">b</a> <a href=\"#top\">c</a>")]
+    [InlineData("[bad](javascript:alert(1)) *x*", "bad <em>x</em>")]
+    [InlineData("<script>alert(1)</script> *x*", "&lt;script&gt;alert(1)&lt;/script&gt; <em>x</em>")]
+    [InlineData("![picture](x.png) *x*", "picture <em>x</em>")]
+    public void Inline_marks_become_html_and_markup_stays_text(string text, string expected)
+    {
+        var html = new Html();
+        html.Element("p", [], () => InlineText.Write(html, text, to => Demo.Site.Pages.Find(to) is { } page ? $"{page.Slug}.html" : to), isPhrase: true);
+        Assert.Equal($"<p>{expected}</p>\n", html.ToString());
+    }
+
+    [Fact]
+    public void A_link_that_would_run_something_leads_nowhere()
+    {
+        var block = Demo.Site.Frame.Header.Blocks[1];
+        var page = Demo.Site.Pages[0] with { Sections = [block with { Content = block.Content.SetItem("to", "javascript:alert(1)") }] };
+        Assert.DoesNotContain("javascript:", PageWriter.Write(Demo.Site, page, Plain), StringComparison.Ordinal);
+    }
+}

@@ -1,0 +1,138 @@
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Css;
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Rendering;
+
+namespace Sandbar.Core.Tests.Rendering;
+
+/// <summary>The generated sheet: origins, keys, layers, states; read back by our own parser.</summary>
+public class StyleSheetTests
+{
+    private static readonly StyleSheet Sheet = StyleSheetRenderer.Render(Demo.Site);
+    private static readonly string Text = StyleSheetText.Release(Sheet, i => i.File);
+
+    [Fact]
+    public void It_parses_without_error_and_without_force()
+    {
+        Assert.Empty(Parser.ParseStyleSheet(Text).Errors);
+        Assert.DoesNotContain("!important", Text, StringComparison.Ordinal);
+        Assert.DoesNotContain("http", Text, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Keys_are_unique_and_say_the_same_rule_from_version_to_version()
+    {
+        Assert.Equal(Sheet.Rules.Length, Sheet.Rules.Select(r => r.Key).Distinct().Count());
+        var later = StyleSheetRenderer.Render(Demo.Site.After(new SetColor("beet", "red")).After(new SetCell("button-plain", "opacity", State.Off, null, null, "0.5")));
+        foreach (var (before, after) in from b in Sheet.Rules join a in later.Rules on b.Key equals a.Key select (b, a)) Assert.Equal(before.Selector, after.Selector);
+        Assert.Single(later.Rules, r => !Sheet.Rules.Any(b => b.Key == r.Key));
+    }
+
+    /// <summary>Every declaration leads back to something of the site or the catalogue that is really there.</summary>
+    [Fact]
+    public void Every_declaration_has_an_origin_that_exists()
+    {
+        foreach (var declaration in Sheet.Rules.SelectMany(r => r.Declarations))
+        {
+            var (kind, id, detail) = declaration.Origin;
+            var exists = kind switch
+            {
+                OriginKind.Color => Demo.Site.Palette.Colors.Find(id) is not null,
+                OriginKind.Role => Demo.Site.Palette.Schemes.Get(id).Colors.ContainsKey(detail),
+                OriginKind.Family => Demo.Site.Typography.Families.Find(id) is not null,
+                OriginKind.Edge => Demo.Site.Edges.Borders.Find(id) is not null || Demo.Site.Edges.Radii.Find(id) is not null || Demo.Site.Edges.Shadows.Find(id) is not null,
+                OriginKind.Size => int.Parse(detail) >= Demo.Site.Typography.Scale.Lowest && int.Parse(detail) <= Demo.Site.Typography.Scale.Highest,
+                OriginKind.Space => int.Parse(detail) <= Demo.Site.Spacing.Steps.Length,
+                OriginKind.Look => Demo.Site.Looks.Get(id).Cells.ContainsKey(detail),
+                OriginKind.Structure => PartCatalogue.Find(id) is not null,
+                OriginKind.Base => true,
+                _ => false,
+            };
+            Assert.True(exists, $"{declaration.Name}: {declaration.Origin}");
+        }
+    }
+
+    [Fact]
+    public void Every_cell_of_every_look_comes_out()
+    {
+        foreach (var look in Demo.Site.Looks)
+        {
+            foreach (var cell in look.Cells.Keys) Assert.Contains(Sheet.Rules, r => r.Declarations.Any(d => d.Origin == new Origin(OriginKind.Look, look.Id, cell)));
+        }
+    }
+
+    [Fact]
+    public void States_stand_in_their_order_and_hover_asks_for_a_device_that_can()
+    {
+        var site = Demo.Site;
+        foreach (var state in Enum.GetValues<State>().Except([State.Rest])) site = site.After(new SetCell("button-filled", "opacity", state, null, null, "0.5"));
+        var rules = StyleSheetRenderer.Render(site).Rules.Where(r => r.Selector.StartsWith(".button-filled", StringComparison.Ordinal)).ToList();
+        Assert.Equal(
+            [".button-filled", ".button-filled[aria-current]", ".button-filled:hover", ".button-filled:focus-visible", ".button-filled:active", ".button-filled:is(:disabled, [aria-disabled=\"true\"])"],
+            rules.Select(r => r.Selector));
+        Assert.Contains("@media (hover: hover) {\n    .button-filled:hover", StyleSheetText.Release(StyleSheetRenderer.Render(site), i => i.File), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_value_relative_to_rest_is_said_again_where_rest_has_another()
+    {
+        var site = Demo.Site.After(new SetCell("button-filled", "background", State.Rest, 820, null, "attention"));
+        var hover = StyleSheetRenderer.Render(site).Rules.Where(r => r.Selector == ".button-filled:hover").ToList();
+        Assert.Equal(["var(--role-action-shade-1)", "var(--role-attention-shade-1)"], hover.Select(r => r.Declarations.Single(d => d.Name == "background-color").Value));
+        Assert.Contains("--role-attention-shade-1: var(--color-pollen-shade-1)", StyleSheetText.Release(StyleSheetRenderer.Render(site), i => i.File), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void What_depends_on_a_role_is_declared_on_carriers_only()
+    {
+        foreach (var rule in Sheet.Rules.Where(r => r.Selector == ":root"))
+            Assert.DoesNotContain(rule.Declarations, d => d.Name.StartsWith("--", StringComparison.Ordinal) && d.Value.Contains("--role-", StringComparison.Ordinal));
+        Assert.Contains(Sheet.Rules, r => r.Selector == "[data-scheme]" && r.Declarations.Any(d => d.Name == "color"));
+    }
+
+    [Fact]
+    public void Own_values_of_a_block_stand_in_the_last_layer_and_beat_the_look()
+    {
+        var block = Demo.Site.Frame.Header.Blocks.First(b => b.Part == "button");
+        var own = block with { Own = block.Own.Add("radius", new NumberValue(0, "")) };
+        var site = Demo.Site with { Frame = Demo.Site.Frame with { Header = Demo.Site.Frame.Header with { Blocks = Demo.Site.Frame.Header.Blocks.Put(own) } } };
+        var rule = Assert.Single(StyleSheetRenderer.Render(site).Rules, r => r.Layer == Layer.Blocks);
+        Assert.Equal((".own-header-action", "border-radius", "0"), (rule.Selector, rule.Declarations.Single().Name, rule.Declarations.Single().Value));
+        Assert.Equal(new Origin(OriginKind.Block, "header-action", "radius"), rule.Declarations.Single().Origin);
+        Assert.Contains("class=\"button button-filled own-header-action\"", PageWriter.Write(site, site.Pages[0], new(p => p.Slug, i => i.File, "", false)), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_colour_in_motion_touches_the_colours_alone()
+    {
+        var later = StyleSheetRenderer.Render(Demo.Site.After(new SetColor("beet", "#336699")));
+        var change = Assert.Single(StyleSheetChanges.Between(Sheet, later)!.Value);
+        Assert.Equal("colors", change.Key);
+        Assert.Equal(12, change.Set.Length);
+        Assert.All(change.Set, d => Assert.StartsWith("--color-beet", d.Name, StringComparison.Ordinal));
+        // Rules of looks are kept from before, not made again.
+        Assert.Same(Sheet.Rules.Single(r => r.Key == "look button-filled rest"), later.Rules.Single(r => r.Key == "look button-filled rest"));
+    }
+
+    [Fact]
+    public void Rules_that_come_or_go_ask_for_the_whole_sheet()
+    {
+        Assert.Null(StyleSheetChanges.Between(Sheet, StyleSheetRenderer.Render(Demo.Site.After(new SetCell("button-filled", "opacity", State.Off, null, null, "0.5")))));
+    }
+
+    [Fact]
+    public void A_scheme_is_dark_where_its_ground_is()
+    {
+        Assert.Contains(Sheet.Rules, r => r.Key == "scheme day" && r.Declarations.Any(d => d is { Name: "color-scheme", Value: "light" }));
+        Assert.Contains(Sheet.Rules, r => r.Key == "scheme dusk" && r.Declarations.Any(d => d is { Name: "color-scheme", Value: "dark" }));
+    }
+
+    [Fact]
+    public void A_name_cannot_break_out_of_the_sheet()
+    {
+        var site = Demo.Site.After(new RenameSite("*/ body { display: none } /*"));
+        Assert.Empty(Parser.ParseStyleSheet(StyleSheetText.Release(StyleSheetRenderer.Render(site), i => i.File)).Errors);
+        Assert.DoesNotContain(Parser.ParseStyleSheet(StyleSheetText.Release(StyleSheetRenderer.Render(site), i => i.File)).Rules, r => r is StyleRuleNode rule && rule.Items.Any(i => i is DeclarationNode { Name: "display" }));
+    }
+}
