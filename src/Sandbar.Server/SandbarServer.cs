@@ -74,6 +74,7 @@ public static class SandbarServer
         var path = Path.GetFullPath(folder);
         if (!Directory.Exists(path)) return;
         var files = new PhysicalFileProvider(path);
+        app.UseDefaultFiles(new DefaultFilesOptions { FileProvider = files });
         app.UseStaticFiles(new StaticFileOptions
         {
             FileProvider = files,

@@ -30,9 +30,10 @@ export function SitePage() {
   if (open.isError) {
     return (
       <main className="waiting">
+        <h1>This site cannot be opened</h1>
         <Alert
           type="error"
-          title="This site cannot be opened"
+          title="It stays as it was"
           description={open.error.message}
           action={
             <>
@@ -81,6 +82,17 @@ function Workplace() {
   );
 }
 
+/** Stands where something is still on its way. */
+function Loading() {
+  useEffect(() => {
+    document.documentElement.dataset.loading = '';
+    return () => {
+      delete document.documentElement.dataset.loading;
+    };
+  }, []);
+  return <Skeleton active={false} className="waiting" />;
+}
+
 function Step({ id }: { id: StepId }) {
   switch (id) {
     case 'palette':
@@ -89,7 +101,7 @@ function Step({ id }: { id: StepId }) {
       return <PartsStep />;
     case 'overrides':
       return (
-        <Suspense fallback={<Skeleton active={false} className="waiting" />}>
+        <Suspense fallback={<Loading />}>
           <OverridesStep />
         </Suspense>
       );
@@ -117,11 +129,13 @@ function useSettledMark(): void {
     const mark = () => {
       root.dataset.version = String(version);
       const stage = root.dataset.stage ?? '';
-      root.dataset.settled = String(pending === 0 && (stage === String(version) || stage === `${version}+`));
+      root.dataset.settled = String(
+        pending === 0 && root.dataset.loading === undefined && (stage === String(version) || stage === `${version}+`),
+      );
     };
     mark();
     const observer = new MutationObserver(mark);
-    observer.observe(root, { attributeFilter: ['data-stage'] });
+    observer.observe(root, { attributeFilter: ['data-stage', 'data-loading'] });
     return () => observer.disconnect();
   }, [version, pending]);
 }

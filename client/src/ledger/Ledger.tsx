@@ -51,11 +51,11 @@ export function Ledger({ part, look, widths }: { part: PartView; look: LookView;
                 <button
                   type="button"
                   className="unfold"
-                  aria-label={`Show ${STATE_NAMES[state]}`}
                   title={`${STATE_NAMES[state]}: as rest. Click to show.`}
                   onClick={() => setUnfolded([...unfolded, state])}
                 >
-                  {STATE_NAMES[state].slice(0, 2)}›
+                  <span aria-hidden="true">{STATE_NAMES[state].slice(0, 2)}›</span>
+                  <span className="unseen">Show {STATE_NAMES[state]}</span>
                 </button>
               ) : (
                 STATE_NAMES[state]

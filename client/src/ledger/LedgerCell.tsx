@@ -56,14 +56,14 @@ export function LedgerCell({ look, property, state, widths }: Props) {
         type="button"
         ref={button}
         className={cell ? 'cell set' : 'cell inherited'}
-        aria-label={`${name}: ${cell?.text ?? inherited(look, property, state, widths)}`}
+        aria-label={`${name}: ${cell?.text ?? inherited(look, property, state, widths)}${cell?.note ? ` ${cell.note}` : ''}`}
         onClick={() => setTyped(cell?.text ?? '')}
         onKeyDown={onKeyDown}
       >
         {cell?.hex && <span className="swatch" style={{ background: cell.hex }} />}
         <span className="cell-text" title={cell?.text}>
           {cell?.text ?? inherited(look, property, state, widths)}
-        </span>
+        </span>{' '}
         {cell?.note && <span className="note">{cell.note}</span>}
         {variesByWidth(look, property.id, state) && <span className="notch" title="Differs at some width" />}
       </button>

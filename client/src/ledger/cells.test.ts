@@ -1,0 +1,48 @@
+import { expect, test } from 'vitest';
+import type { LookView, PropertyView } from '../api/client';
+import { ALL_WIDTHS, differs, findCell, inherited, stepNumber, variesByWidth } from './cells';
+
+const look: LookView = {
+  id: 'l',
+  name: 'Filled',
+  selector: '.l',
+  cells: [
+    { property: 'padding', state: 'rest', from: null, below: null, text: 'space 2', note: '8 px', hex: null },
+    { property: 'padding', state: 'rest', from: 820, below: null, text: 'space 3', note: '16 px', hex: null },
+    { property: 'background', state: 'hover', from: null, below: null, text: 'rest shade 1', note: '', hex: '#000000' },
+  ],
+};
+const property = (id: string, sameInAllStates = false): PropertyView => ({
+  id,
+  name: id,
+  group: '',
+  kind: 'length',
+  sameInAllStates,
+  names: [],
+});
+
+test('a cell is found by property, state and widths', () => {
+  expect(findCell(look, 'padding', 'rest', ALL_WIDTHS)?.text).toBe('space 2');
+  expect(findCell(look, 'padding', 'rest', { from: 820, below: null })?.text).toBe('space 3');
+  expect(findCell(look, 'padding', 'hover', ALL_WIDTHS)).toBeUndefined();
+});
+
+test('what is inherited says from where', () => {
+  expect(inherited(look, property('padding'), 'hover', ALL_WIDTHS)).toBe('as rest');
+  expect(inherited(look, property('gap'), 'rest', ALL_WIDTHS)).toBe('not set');
+  expect(inherited(look, property('padding'), 'rest', { from: 600, below: 820 })).toBe('space 2');
+  expect(inherited(look, property('padding', true), 'hover', ALL_WIDTHS)).toBe('same in all');
+});
+
+test('states and widths that differ are known', () => {
+  expect([differs(look, 'hover'), differs(look, 'focus')]).toEqual([true, false]);
+  expect([variesByWidth(look, 'padding', 'rest'), variesByWidth(look, 'background', 'hover')]).toEqual([true, false]);
+});
+
+test('the number at the caret is stepped', () => {
+  expect(stepNumber('12px 22px', 1, 1)).toEqual({ text: '13px 22px', caret: 2 });
+  expect(stepNumber('12px 22px', 6, -10)).toEqual({ text: '12px 12px', caret: 7 });
+  expect(stepNumber('1.25em', 2, 1)).toEqual({ text: '2.25em', caret: 4 });
+  expect(stepNumber('-1px', 1, 1)).toEqual({ text: '0px', caret: 1 });
+  expect(stepNumber('action', 2, 1)).toBeNull();
+});

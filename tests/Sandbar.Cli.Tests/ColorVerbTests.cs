@@ -1,0 +1,78 @@
+using System.Diagnostics;
+using System.Text.Json;
+
+namespace Sandbar.Cli.Tests;
+
+/// <summary>The command line as programs and people call it.</summary>
+public class ColorVerbTests
+{
+    [Fact]
+    public async Task Answers_line_by_line_and_goes_on_after_what_it_cannot_answer()
+    {
+        string[] asked =
+        [
+            """{"color":"#8a2846","to":"oklch"}""", """{"color":"nope","to":"hex"}""", "not json", "[1]", """{"to":"hex"}""", """{"color":"red","to":"nowhere"}""",
+            "", """{"color":"rgb(10% 20% 30% / 0.5)","to":"hex"}""", """{"color":"#808080","to":"hsl"}""",
+        ];
+        var (code, output, error) = await RunAsync("color convert -", string.Join('\n', asked));
+        Assert.Equal((0, ""), (code, error));
+        var answers = output.TrimEnd('\n').Split('\n').Select(l => JsonDocument.Parse(l).RootElement).ToList();
+        Assert.Equal(8, answers.Count);
+        Assert.Equal("oklch", answers[0].GetProperty("space").GetString());
+        Assert.Equal(0.43644702846630756, answers[0].GetProperty("components")[0].GetDouble(), 1e-9);
+        Assert.Equal("oklch(0.436447 0.133882 6.09945)", answers[0].GetProperty("css").GetString());
+        for (var i = 1; i <= 5; i++) Assert.EndsWith(".", answers[i].GetProperty("error").GetString(), StringComparison.Ordinal);
+        Assert.Equal(("#1a334d80", 0.5), (answers[6].GetProperty("css").GetString(), answers[6].GetProperty("alpha").GetDouble()));
+        Assert.Equal(JsonValueKind.Null, answers[7].GetProperty("components")[0].ValueKind);
+    }
+
+    [Theory]
+    [InlineData("color contrast -", """{"text":"#777","ground":"#fff"}""", "ratio", 4.478)]
+    [InlineData("color contrast -", """{"text":"rgb(0 0 0 / 0.5)","ground":"white"}""", "ratio", 3.977)]
+    [InlineData("color difference -", """{"a":"white","b":"black"}""", "difference", 100)]
+    [InlineData("color difference -", """{"a":"white","b":"black","method":"oklab"}""", "difference", 1)]
+    public async Task Gives_numbers_that_are_not_rounded(string verb, string request, string name, double expected)
+    {
+        var (_, output, _) = await RunAsync(verb, request);
+        Assert.Equal(expected, JsonDocument.Parse(output).RootElement.GetProperty(name).GetDouble(), 0.01);
+    }
+
+    [Theory]
+    [InlineData("color simulate -", """{"color":"red","vision":"protanopia","severity":1}""", """{"hex":"#6d5f00"}""")]
+    [InlineData("color simulate -", """{"color":"red","vision":"protanopia","severity":0}""", """{"hex":"#ff0000"}""")]
+    [InlineData("color simulate -", """{"color":"red","vision":"myopia"}""", """{"error":"“myopia” is not known: use protanopia, deuteranopia or tritanopia."}""")]
+    [InlineData("color simulate -", """{"color":"red","vision":"tritanopia","severity":2}""", """{"error":"“severity” runs from 0 to 1."}""")]
+    [InlineData("color convert -", """{"color":"color(display-p3 1 0 0 / 0.25)","to":"hex"}""", """{"space":"hex","css":"#ff0b0c40","alpha":0.25}""")]
+    public async Task Answers_exactly(string verb, string request, string answer) => Assert.Equal(answer + "\n", (await RunAsync(verb, request)).Output);
+
+    [Fact]
+    public async Task With_arguments_it_prints_for_people_and_fails_with_1()
+    {
+        Assert.Contains("21", (await RunAsync("color contrast black white", "")).Output, StringComparison.Ordinal);
+        var (code, output, error) = await RunAsync("color contrast black", "");
+        Assert.Equal((1, ""), (code, output));
+        Assert.Contains("ground", error, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task A_hundred_thousand_requests_stream_through()
+    {
+        const int count = 100_000;
+        var requests = string.Concat(Enumerable.Range(0, count).Select(i => $$"""{"color":"#{{i:x6}}","to":"oklch"}""" + "\n"));
+        var (code, output, _) = await RunAsync("color convert -", requests);
+        Assert.Equal(0, code);
+        Assert.Equal(count, output.Count(c => c == '\n'));
+    }
+
+    private static async Task<(int Code, string Output, string Error)> RunAsync(string arguments, string input)
+    {
+        var info = new ProcessStartInfo(Path.Combine(AppContext.BaseDirectory, "sandbar"), arguments) { RedirectStandardInput = true, RedirectStandardOutput = true, RedirectStandardError = true };
+        using var process = Process.Start(info)!;
+        var output = process.StandardOutput.ReadToEndAsync();
+        var error = process.StandardError.ReadToEndAsync();
+        await process.StandardInput.WriteAsync(input);
+        process.StandardInput.Close();
+        await process.WaitForExitAsync();
+        return (process.ExitCode, await output, await error);
+    }
+}

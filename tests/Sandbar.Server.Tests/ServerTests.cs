@@ -1,0 +1,213 @@
+using System.IO.Compression;
+using System.Net;
+using System.Net.Http.Headers;
+using System.Text;
+using Sandbar.Tests;
+
+namespace Sandbar.Server.Tests;
+
+/// <summary>The API over HTTP: trials, edits, undo, conflicts, bad input, release, safety.</summary>
+public sealed class ServerTests : IAsyncLifetime
+{
+    private LocalServer server = null!;
+
+    private static CancellationToken Cancel => TestContext.Current.CancellationToken;
+
+    public async ValueTask InitializeAsync() => server = await LocalServer.StartAsync();
+
+    public ValueTask DisposeAsync() => server.DisposeAsync();
+
+    [Fact]
+    public async Task A_trial_shows_what_would_change_and_stores_nothing()
+    {
+        var trial = await server.TryAsync(0, LocalServer.SetColor("#336699")).OkAsync();
+        var rule = Assert.Single(trial["rules"]!.AsArray())!;
+        Assert.Equal("colors", rule["key"]!.GetValue<string>());
+        Assert.Contains(rule["set"]!.AsArray(), d => d!["name"]!.GetValue<string>() == "--color-beet" && d["value"]!.GetValue<string>() == "#336699");
+        Assert.Equal("#336699", Assert.Single(trial["colors"]!.AsArray())!["hex"]!.GetValue<string>());
+        Assert.Null(trial["sheet"]);
+        var site = await server.SiteAsync();
+        Assert.Equal((0L, "#8a2846"), (site.Version(), site.Color()));
+    }
+
+    [Fact]
+    public async Task A_trial_of_a_new_rule_brings_the_whole_sheet()
+    {
+        var trial = await server.TryAsync(0, new { kind = "setCell", look = "button-filled", property = "opacity", state = "pressed", from = (int?)null, below = (int?)null, text = "0.5" }).OkAsync();
+        Assert.Contains(".button-filled:is(:active", trial["sheet"]!["generated"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Contains(trial["sheet"]!["keys"]!.AsArray(), k => k!.GetValue<string>() == "look button-filled pressed");
+    }
+
+    [Fact]
+    public async Task A_trial_of_overrides_brings_rules_and_problems()
+    {
+        var trial = await server.TryAsync(0, new { kind = "setOverrides", css = "a { color: red }\nb { colr red }" }).OkAsync();
+        Assert.Equal("a { color: red }\n\nb { colr red }", trial["overrides"]!.GetValue<string>());
+        Assert.Equal(2, Assert.Single(trial["problems"]!.AsArray())!["line"]!.GetValue<int>());
+    }
+
+    [Fact]
+    public async Task Edits_undo_redo_and_a_restart()
+    {
+        Assert.Equal(1, (await server.EditAsync(0, LocalServer.SetColor("#111111")).OkAsync()).Version());
+        Assert.Equal(2, (await server.EditAsync(1, LocalServer.SetColor("#222222")).OkAsync()).Version());
+        Assert.Equal("#111111", (await server.ReverseAsync("undo", 2).OkAsync()).Color());
+        await server.RestartAsync();
+        var site = await server.SiteAsync();
+        Assert.Equal((3L, "#111111"), (site.Version(), site.Color()));
+        Assert.Equal("Undone: beet → #222222", site["history"]!["last"]!.GetValue<string>());
+        // The same window goes on; another one, opened later, takes back what was there before it.
+        Assert.Equal("#222222", (await server.ReverseAsync("redo", 3).OkAsync()).Color());
+        Assert.Equal("#111111", (await server.ReverseAsync("undo", 4, "other", openedAt: 4).OkAsync()).Color());
+        Assert.Equal("#8a2846", (await server.ReverseAsync("undo", 5, "other", openedAt: 4).OkAsync()).Color());
+        using var nothing = await server.ReverseAsync("undo", 6, "other", openedAt: 4);
+        Assert.Equal(HttpStatusCode.Conflict, nothing.StatusCode);
+        Assert.Contains("nothing to undo", await nothing.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task An_edit_on_an_old_version_stands_where_nobody_else_touched_the_same_values()
+    {
+        await server.EditAsync(0, LocalServer.SetColor("#111111"), "a").OkAsync();
+        Assert.Equal(2, (await server.EditAsync(0, new { kind = "setOverrides", css = "" }, "b").OkAsync()).Version());
+        using var conflict = await server.EditAsync(0, LocalServer.SetColor("#222222"), "b");
+        Assert.Equal(HttpStatusCode.Conflict, conflict.StatusCode);
+        Assert.Contains("beet → #111111", (await conflict.JsonAsync())["detail"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Equal("#111111", (await server.SiteAsync()).Color());
+    }
+
+    [Fact]
+    public async Task Undo_asks_before_it_overwrites_another_window()
+    {
+        await server.EditAsync(0, LocalServer.SetColor("#111111"), "a").OkAsync();
+        await server.EditAsync(1, LocalServer.SetColor("#222222"), "b").OkAsync();
+        using var asked = await server.ReverseAsync("undo", 2, "a");
+        Assert.Equal(HttpStatusCode.Conflict, asked.StatusCode);
+        Assert.Equal("#8a2846", (await server.ReverseAsync("undo", 2, "a", overwrite: true).OkAsync()).Color());
+    }
+
+    [Theory]
+    [InlineData("""{"kind":"setColor","color":"beet","css":"#12"}""", "/css", "“#12” is not a colour")]
+    [InlineData("""{"kind":"setColor","color":"gone","css":"red"}""", "/color", "no longer in the palette")]
+    [InlineData("""{"kind":"setCell","look":"button-filled","property":"padding","state":"rest","from":null,"below":null,"text":"-4px"}""", "/text", "cannot be negative")]
+    [InlineData("""{"kind":"setCell","look":"button-filled","property":"padding","state":"rest","from":null,"below":null,"text":"NaN"}""", "/text", "cannot be read")]
+    [InlineData("""{"kind":"addColor","color":"x","name":"LEAF","css":"red"}""", "/name", "is taken")]
+    [InlineData("""{"kind":"takeBack","gesture":"x","label":"x","again":false}""", "/kind", "Use undo")]
+    public async Task A_bad_value_is_answered_at_its_place(string edit, string path, string said)
+    {
+        foreach (var asked in new[] { "trials", "edits" })
+        {
+            using var response = await PostAsync(asked, $$"""{"version":0,"window":"w","openedAt":0,"gesture":"g","edit":{{edit}}}""".Replace(asked == "trials" ? ",\"window\":\"w\",\"openedAt\":0,\"gesture\":\"g\"" : "§", "", StringComparison.Ordinal));
+            var problem = await response.JsonAsync();
+            Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
+            Assert.Contains(said, problem["detail"]!.GetValue<string>(), StringComparison.Ordinal);
+            Assert.Equal(path, problem["problems"]![0]!["path"]!.GetValue<string>());
+        }
+        Assert.Equal(0, (await server.SiteAsync()).Version());
+    }
+
+    [Theory]
+    [InlineData("")]
+    [InlineData("{")]
+    [InlineData("""{"version":0}""")]
+    [InlineData("""{"version":NaN,"edit":{"kind":"setColor","color":"beet","css":"red"}}""")]
+    [InlineData("""{"version":"0","edit":{"kind":"setColor","color":"beet","css":"red"}}""")]
+    [InlineData("""{"version":0,"edit":{"kind":"nothing"}}""")]
+    [InlineData("""{"version":0,"edit":{"kind":"setColor","color":"beet","css":null}}""")]
+    [InlineData("""{"version":0,"edit":{"kind":"setColor","color":"beet","css":"red","more":1}}""")]
+    public async Task A_body_that_cannot_be_read_is_refused_in_words(string body)
+    {
+        using var response = await PostAsync("trials", body);
+        var text = await response.Content.ReadAsStringAsync(Cancel);
+        Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
+        Assert.Equal("application/problem+json", response.Content.Headers.ContentType?.MediaType);
+        Assert.DoesNotContain("Sandbar.", text, StringComparison.Ordinal);
+        Assert.DoesNotContain("Exception", text, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task A_body_of_100_MB_is_refused_and_the_server_goes_on()
+    {
+        using var content = new ByteArrayContent(new byte[100 * 1024 * 1024]);
+        content.Headers.ContentType = new("application/json");
+        try
+        {
+            using var response = await server.Client.PostAsync("/api/sites/pellwyn/edits", content, Cancel);
+            Assert.Equal(HttpStatusCode.RequestEntityTooLarge, response.StatusCode);
+            Assert.Contains("larger than 4 MB", await response.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
+        }
+        catch (HttpRequestException)
+        {
+            // The server may close the connection before the whole body is sent, and the answer is lost with it.
+        }
+        Assert.Equal(0, (await server.SiteAsync()).Version());
+    }
+
+    [Fact]
+    public async Task What_is_not_there_is_said()
+    {
+        foreach (var path in new[] { "/api/sites/nowhere?window=w", "/api/sites/nowhere/sheet", "/stage/nowhere/home", "/stage/pellwyn/nothing", "/assets/nothing", "/api/nothing" })
+        {
+            using var response = await server.Client.GetAsync(path, Cancel);
+            Assert.Equal(HttpStatusCode.NotFound, response.StatusCode);
+        }
+    }
+
+    [Fact]
+    public async Task The_stage_may_run_nothing_and_ask_for_nothing_outside()
+    {
+        await server.EditAsync(0, new { kind = "setOverrides", css = "a::after { content: \"</style><script>alert(1)</script>\" } b { background: url(https://example.org/x.png) }" }).OkAsync();
+        using var response = await server.Client.GetAsync("/stage/pellwyn/home", Cancel);
+        var policy = response.Headers.GetValues("Content-Security-Policy").Single();
+        Assert.StartsWith("default-src 'none'", policy, StringComparison.Ordinal);
+        Assert.Contains("sandbox allow-same-origin", policy, StringComparison.Ordinal);
+        Assert.DoesNotContain("allow-scripts", policy, StringComparison.Ordinal);
+        var html = await response.Content.ReadAsStringAsync(Cancel);
+        Assert.DoesNotContain("<script", html.Replace("<\\/style><script>", "", StringComparison.Ordinal), StringComparison.Ordinal);
+        Assert.Equal(2, html.Split("</style>").Length - 1);
+    }
+
+    [Fact]
+    public async Task Foreign_hosts_and_origins_are_refused()
+    {
+        using var foreignHost = new HttpRequestMessage(HttpMethod.Get, "/api/sites") { Headers = { Host = "evil.example" } };
+        Assert.Equal(HttpStatusCode.Forbidden, (await server.Client.SendAsync(foreignHost, Cancel)).StatusCode);
+        using var foreignOrigin = new HttpRequestMessage(HttpMethod.Post, "/api/sites/pellwyn/edits") { Headers = { { "Origin", "https://evil.example" } } };
+        Assert.Equal(HttpStatusCode.Forbidden, (await server.Client.SendAsync(foreignOrigin, Cancel)).StatusCode);
+    }
+
+    [Fact]
+    public async Task Every_answer_carries_its_safety_headers()
+    {
+        foreach (var path in new[] { "/", "/api/sites", "/api/nothing", "/stage/pellwyn/home" })
+        {
+            using var response = await server.Client.GetAsync(path, Cancel);
+            Assert.Equal("nosniff", response.Headers.GetValues("X-Content-Type-Options").Single());
+            Assert.Contains("default-src 'none'", response.Headers.GetValues("Content-Security-Policy").Single(), StringComparison.Ordinal);
+        }
+        var asset = (await server.Client.GetStringAsync("/stage/pellwyn/home", Cancel)).Split("/assets/")[1].Split('"')[0];
+        using var file = await server.Client.GetAsync($"/assets/{asset}", Cancel);
+        Assert.Contains("sandbox", file.Headers.GetValues("Content-Security-Policy").Single(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task The_release_is_the_same_each_time_and_holds_every_file()
+    {
+        var first = await server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/pages.zip", Cancel);
+        Assert.Equal(first, await server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/pages.zip", Cancel));
+        using var zip = new ZipArchive(new MemoryStream(first));
+        Assert.Contains(zip.Entries, e => e.FullName == "index.html");
+        Assert.Contains(zip.Entries, e => e.FullName == "fonts/figtree-latin-wght-normal.woff2");
+        Assert.Contains(zip.Entries, e => e.FullName == "pictures/hero.svg");
+        var css = await server.Client.GetStringAsync("/api/sites/pellwyn/release/site.css", Cancel);
+        using var reader = new StreamReader(zip.GetEntry("site.css")!.Open());
+        Assert.Equal(css, await reader.ReadToEndAsync(Cancel));
+        Assert.Equal((await server.SiteAsync())["figures"]!["stylesheetBytes"]!.GetValue<int>(), Encoding.UTF8.GetByteCount(css));
+    }
+
+    private Task<HttpResponseMessage> PostAsync(string what, string body)
+    {
+        var content = new StringContent(body, Encoding.UTF8, new MediaTypeHeaderValue("application/json"));
+        return server.Client.PostAsync($"/api/sites/pellwyn/{what}", content, Cancel);
+    }
+}

@@ -1,0 +1,98 @@
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Samples.Pellwyn;
+
+namespace Sandbar.Store.Tests;
+
+/// <summary>Sites, journals and assets in SQLite.</summary>
+public sealed class SiteStoreTests : IAsyncLifetime
+{
+    private readonly string folder = Directory.CreateTempSubdirectory("sandbar-store-").FullName;
+    private SiteStore store = null!;
+
+    private static CancellationToken Cancel => TestContext.Current.CancellationToken;
+
+    public async ValueTask InitializeAsync()
+    {
+        store = new(folder);
+        await store.MigrateAsync(Cancel);
+        await store.AddAsync(PellwynSample.Create(), DateTimeOffset.UnixEpoch, Cancel);
+    }
+
+    public ValueTask DisposeAsync()
+    {
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        Directory.Delete(folder, recursive: true);
+        return ValueTask.CompletedTask;
+    }
+
+    [Fact]
+    public async Task A_site_is_found_again_with_its_assets()
+    {
+        var stored = await new SiteStore(folder).OpenAsync("pellwyn", Cancel);
+        Assert.Equal(("Pellwyn Seed Library", 0L), (stored!.Site.Name, stored.Version));
+        Assert.Empty(Patch.Between(PellwynSample.Create().Site, stored.Site).Changes);
+        foreach (var item in stored.Site.Shelf)
+        {
+            var asset = await store.AssetAsync(item.Hash, Cancel);
+            Assert.Equal(item.MediaType, asset!.MediaType);
+            Assert.Equal(item.Hash, Convert.ToHexStringLower(System.Security.Cryptography.SHA256.HashData(asset.Bytes)));
+        }
+        Assert.Null(await store.OpenAsync("nowhere", Cancel));
+        Assert.Null(await store.AssetAsync("nothing", Cancel));
+    }
+
+    [Fact]
+    public async Task Edits_are_found_again_across_checkpoints()
+    {
+        const int count = SiteStore.CheckpointEvery + 30;
+        var site = (await store.OpenAsync("pellwyn", Cancel))!.Site;
+        for (var version = 1; version <= count; version++)
+        {
+            var (after, entry) = Make(site, version, new SetColor("beet", $"#{version:x6}"));
+            await store.AppendAsync(after, entry, Cancel);
+            site = after;
+        }
+        var stored = await new SiteStore(folder).OpenAsync("pellwyn", Cancel);
+        Assert.Equal((count, count), (stored!.Version, stored.Journal.Count));
+        Assert.Equal($"#{count:x6}", stored.Site.Palette.Colors.Get("beet").Css);
+        Assert.Equal(new SetColor("beet", "#000001"), stored.Journal[0].Edit);
+        Assert.Equal("/palette/colors/beet/css", Assert.Single(stored.Journal[0].Patch.Changes).Path);
+    }
+
+    [Fact]
+    public async Task Of_many_writers_of_a_version_exactly_one_wins()
+    {
+        var site = (await store.OpenAsync("pellwyn", Cancel))!.Site;
+        var outcomes = await Task.WhenAll(Enumerable.Range(0, 8).Select(async i =>
+        {
+            var (after, entry) = Make(site, 1, new SetColor("beet", $"#00000{i}"));
+            try
+            {
+                await new SiteStore(folder).AppendAsync(after, entry, Cancel);
+                return true;
+            }
+            catch (VersionTakenException)
+            {
+                return false;
+            }
+        }));
+        Assert.Single(outcomes, won => won);
+        Assert.Single((await store.OpenAsync("pellwyn", Cancel))!.Journal);
+    }
+
+    [Fact]
+    public async Task Renaming_shows_in_the_list()
+    {
+        var site = (await store.OpenAsync("pellwyn", Cancel))!.Site;
+        var (after, entry) = Make(site, 1, new RenameSite("Pellwyn Seeds"));
+        await store.AppendAsync(after, entry, Cancel);
+        Assert.Equal("Pellwyn Seeds", Assert.Single(await store.ListAsync(Cancel)).Name);
+    }
+
+    private static (Site After, JournalEntry Entry) Make(Site site, long version, Edit edit)
+    {
+        var after = edit.Apply(site).Site!;
+        return (after, new(version, DateTimeOffset.UnixEpoch, edit, edit.Describe(site), Patch.Between(site, after), $"g{version}", "w", null));
+    }
+}

@@ -1,0 +1,112 @@
+using System.Text.Json;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Interactions;
+
+namespace Sandbar.Tests;
+
+/// <summary>Debian's Chromium, headless, at 1280 × 800 and as a desktop with a pointer that can hover.</summary>
+public sealed class Browser : IDisposable
+{
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(20);
+
+    public Browser()
+    {
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments(
+            "--headless=new", "--no-sandbox", "--disable-dev-shm-usage", "--disable-gpu", "--hide-scrollbars", "--force-device-scale-factor=1",
+            "--force-color-profile=srgb", "--font-render-hinting=none", "--disable-lcd-text", "--no-first-run", "--no-default-browser-check",
+            "--disable-background-networking", "--disable-component-update", "--disable-sync", "--disable-extensions", "--window-size=1280,800",
+            "--blink-settings=primaryHoverType=2,availableHoverTypes=2,primaryPointerType=4,availablePointerTypes=4");
+        Driver = new(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options);
+        Resize(1280, 800);
+    }
+
+    public ChromeDriver Driver { get; }
+
+    public void Resize(int width, int height) => Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>
+    {
+        ["width"] = width,
+        ["height"] = height,
+        ["deviceScaleFactor"] = 1,
+        ["mobile"] = false,
+    });
+
+    /// <summary>Opens a view of the application and waits until it has settled.</summary>
+    public void Open(Uri address)
+    {
+        Driver.Navigate().GoToUrl(address);
+        Settle();
+    }
+
+    /// <summary>Waits until nothing is in flight and the stage shows the version at hand.</summary>
+    public void Settle() => Until(() => Run<string>("return document.documentElement.dataset.settled ?? ''") == "true", "the view to settle");
+
+    public T Run<T>(string script, params object[] arguments) => (T)Driver.ExecuteScript(script, arguments)!;
+
+    /// <summary>The answer of a script as JSON.</summary>
+    public JsonElement Json(string script, params object[] arguments) =>
+        JsonDocument.Parse(Run<string>($"return JSON.stringify((() => {{ {script} }})())", arguments)).RootElement;
+
+    /// <summary>Runs a script with the stage's document as <c>stage</c>.</summary>
+    public string OnStage(string expression) => Run<string>($"const stage = document.querySelector('.stage iframe').contentDocument; return String({expression})");
+
+    /// <summary>A resolved style of the first element on stage that a selector finds.</summary>
+    public string StageStyle(string selector, string property) =>
+        OnStage($"stage.defaultView.getComputedStyle(stage.querySelector({JsonSerializer.Serialize(selector)})).getPropertyValue({JsonSerializer.Serialize(property)})");
+
+    /// <summary>The element a person would name so: by its label or its text.</summary>
+    public IWebElement Named(string tag, string name) => Wait(() => Driver.FindElements(By.TagName(tag))
+        .FirstOrDefault(e => e.Displayed && ((e.GetAttribute("aria-label") ?? "") == name || e.Text.Trim() == name)), $"{tag} “{name}”");
+
+    /// <summary>The first such element whose label begins so.</summary>
+    public IWebElement Starting(string tag, string name) => Wait(() => Driver.FindElements(By.TagName(tag))
+        .FirstOrDefault(e => e.Displayed && (e.GetAttribute("aria-label") ?? "").StartsWith(name, StringComparison.Ordinal)), $"{tag} “{name}…”");
+
+    /// <summary>The mouse, step by step: <paramref name="what"/> is mousePressed, mouseMoved or mouseReleased; the place is counted from the element's middle.</summary>
+    public void Mouse(string what, IWebElement element, int right, int down) => Driver.ExecuteCdpCommand("Input.dispatchMouseEvent", new Dictionary<string, object?>
+    {
+        ["type"] = what,
+        ["x"] = element.Location.X + element.Size.Width / 2 + right,
+        ["y"] = element.Location.Y + element.Size.Height / 2 + down,
+        ["button"] = "left",
+        ["buttons"] = what == "mouseReleased" ? 0 : 1,
+        ["clickCount"] = 1,
+    });
+
+    public void Press(string keys) => new Actions(Driver).SendKeys(keys).Perform();
+
+    public void PressWithControl(string key) => new Actions(Driver).KeyDown(Keys.Control).SendKeys(key).KeyUp(Keys.Control).Perform();
+
+    public void Until(Func<bool> condition, string what)
+    {
+        var waited = System.Diagnostics.Stopwatch.StartNew();
+        while (!condition())
+        {
+            if (waited.Elapsed > Patience) throw new TimeoutException($"Waited in vain for {what} at {Driver.Url}: {Run<string>("return JSON.stringify(document.documentElement.dataset) + document.querySelector(\"footer.status-line\")?.textContent + document.querySelector(\".ant-notification\")?.textContent")}.");
+            Thread.Sleep(20);
+        }
+    }
+
+    private T Wait<T>(Func<T?> find, string what)
+        where T : class
+    {
+        T? found = null;
+        Until(
+            () =>
+            {
+                try
+                {
+                    return (found = find()) is not null;
+                }
+                catch (StaleElementReferenceException)
+                {
+                    return false;
+                }
+            },
+            what);
+        return found!;
+    }
+
+    public void Dispose() => Driver.Dispose();
+}
