@@ -1,1 +1,15 @@
-Console.WriteLine();
+using Sandbar.Bench;
+
+// Figures are printed, never asserted: dotnet run -c Release --project bench/Sandbar.Bench -- colors | loop
+switch (args.FirstOrDefault())
+{
+    case "colors":
+        await ColorBench.RunAsync();
+        return 0;
+    case "loop":
+        await LoopBench.RunAsync();
+        return 0;
+    default:
+        Console.Error.WriteLine("Say which: colors, loop.");
+        return 1;
+}

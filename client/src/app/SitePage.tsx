@@ -7,7 +7,7 @@ import { PaletteStep } from '../steps/palette/PaletteStep';
 import { PartsStep } from '../steps/parts/PartsStep';
 import { Stage } from '../stage/Stage';
 import { CourseBar } from './CourseBar';
-import { EditingContext, useEditing } from './editingContext';
+import { EditingContext, useActions, useEditing, useEditingStore } from './editingContext';
 import { useShortcuts } from './shortcuts';
 import { StatusLine } from './StatusLine';
 import { COURSE, type StepId } from './steps';
@@ -111,7 +111,7 @@ function Step({ id }: { id: StepId }) {
 /** Shows what went wrong until it is read. */
 function useTrouble(): void {
   const trouble = useEditing((e) => e.trouble);
-  const forget = useEditing((e) => e.forgetTrouble);
+  const { forgetTrouble: forget } = useActions();
   const { notification } = App.useApp();
   useEffect(() => {
     if (!trouble) return;
@@ -122,20 +122,23 @@ function useTrouble(): void {
 
 /** data-version and data-settled on the root: nothing in flight, the stage on that version. Browser tests wait for these alone. */
 function useSettledMark(): void {
-  const version = useEditing((e) => e.site.version);
-  const pending = useEditing((e) => e.pending);
+  const store = useEditingStore();
   useEffect(() => {
     const root = document.documentElement;
     const mark = () => {
-      root.dataset.version = String(version);
-      const stage = root.dataset.stage ?? '';
-      root.dataset.settled = String(
-        pending === 0 && root.dataset.loading === undefined && (stage === String(version) || stage === `${version}+`),
-      );
+      const { site, pending } = store.getState();
+      const version = String(site.version);
+      const settled = String(pending === 0 && root.dataset.loading === undefined && root.dataset.stage === version);
+      if (root.dataset.version !== version) root.dataset.version = version;
+      if (root.dataset.settled !== settled) root.dataset.settled = settled;
     };
     mark();
+    const unsubscribe = store.subscribe(mark);
     const observer = new MutationObserver(mark);
     observer.observe(root, { attributeFilter: ['data-stage', 'data-loading'] });
-    return () => observer.disconnect();
-  }, [version, pending]);
+    return () => {
+      unsubscribe();
+      observer.disconnect();
+    };
+  }, [store]);
 }

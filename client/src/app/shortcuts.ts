@@ -1,10 +1,10 @@
 import { App } from 'antd';
 import { useCallback, useEffect } from 'react';
-import { useEditing } from './editingContext';
+import { useActions } from './editingContext';
 
 /** Undo or redo; where somebody else has changed the same values since, it asks first. */
 export function useReverse(): (way: 'undo' | 'redo') => Promise<void> {
-  const reverse = useEditing((e) => e.reverse);
+  const { reverse } = useActions();
   const { modal } = App.useApp();
   return useCallback(
     async (way) => {

@@ -2,7 +2,7 @@ import { AutoComplete, Input, type InputRef } from 'antd';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import type { Edit, LookView, PropertyView, State } from '../api/client';
 import { newGesture } from '../api/window';
-import { useEditing } from '../app/editingContext';
+import { useActions, useEditing } from '../app/editingContext';
 import { findCell, inherited, STATE_NAMES, stepNumber, variesByWidth, type Widths } from './cells';
 
 interface Props {
@@ -14,7 +14,7 @@ interface Props {
 
 /** A value shown as text; Enter, a click or typing opens it, Delete returns it to what it inherits. */
 export function LedgerCell({ look, property, state, widths }: Props) {
-  const make = useEditing((e) => e.make);
+  const { make } = useActions();
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const button = useRef<HTMLButtonElement>(null);
@@ -87,7 +87,7 @@ interface EditorProps {
 }
 
 function CellEditor({ name, property, state, start, before, edit, onClose }: EditorProps) {
-  const { attempt, cancelTrial, make } = useEditing((e) => e);
+  const { attempt, cancelTrial, make } = useActions();
   const refused = useEditing((e) => e.refused);
   const [text, setText] = useState(start);
   const [problem, setProblem] = useState<string | null>(null);

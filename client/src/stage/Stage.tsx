@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { useEditing } from '../app/editingContext';
+import type { Editing } from '../api/editing';
+import { useEditing, useEditingStore } from '../app/editingContext';
 import { FrameSheet } from './sheet';
 import { StageBar } from './StageBar';
 import { useStageView, WIDTHS } from './view';
@@ -51,19 +52,28 @@ interface FrameProps {
 
 function Frame({ page, name, width, height, scale }: FrameProps) {
   const slug = useEditing((e) => e.site.slug);
-  const sheet = useEditing((e) => e.sheet);
-  const trial = useEditing((e) => e.trial);
+  const store = useEditingStore();
   const parts = useEditing((e) => e.site.parts);
   const [{ show }] = useStageView();
   const frame = useRef<HTMLIFrameElement>(null);
   const [loaded, setLoaded] = useState<{ document: Document; sheets: FrameSheet } | null>(null);
 
+  // Straight from the answer to the page, without drawing anything of our own in between: the stage follows the hand.
   useEffect(() => {
     if (!loaded) return;
-    if (trial) loaded.sheets.try(trial);
-    else loaded.sheets.show(sheet);
-    markSettled(loaded.document, trial ? `${sheet.version}+` : String(sheet.version));
-  }, [loaded, sheet, trial]);
+    const follow = ({ sheet, trial }: Editing) => {
+      if (trial) {
+        loaded.sheets.try(trial);
+        return;
+      }
+      loaded.sheets.show(sheet);
+      markSettled(loaded.document, String(sheet.version));
+    };
+    follow(store.getState());
+    return store.subscribe((now, before) => {
+      if (now.sheet !== before.sheet || now.trial !== before.trial) follow(now);
+    });
+  }, [loaded, store]);
 
   useEffect(() => {
     if (!loaded) return;
@@ -86,7 +96,7 @@ function Frame({ page, name, width, height, scale }: FrameProps) {
       true,
     );
     const sheets = new FrameSheet(document);
-    sheets.show(sheet);
+    sheets.show(store.getState().sheet);
     setLoaded({ document, sheets });
   };
 
@@ -105,6 +115,7 @@ function Frame({ page, name, width, height, scale }: FrameProps) {
 /** Tells from outside which version the stage shows, once its fonts and pictures are there. */
 function markSettled(document: Document, version: string): void {
   const root = window.document.documentElement;
+  if (root.dataset.stage === version) return;
   root.dataset.stage = '';
   void document.fonts.ready.then(() => {
     const pictures = [...document.images].map((image) => image.decode().catch(() => undefined));

@@ -41,6 +41,9 @@ export class FrameSheet {
     if (trial.overrides !== null && trial.overrides !== undefined) {
       this.swap('overrides', trial.overrides);
       this.overridesTried = true;
+    } else if (this.overridesTried && this.shown) {
+      this.swap('overrides', this.shown.overrides);
+      this.overridesTried = false;
     }
   }
 

@@ -1,7 +1,7 @@
 import { Input } from 'antd';
 import { useId, useState } from 'react';
 import type { Edit } from '../api/client';
-import { useEditing } from '../app/editingContext';
+import { useActions } from '../app/editingContext';
 
 interface Props {
   label: string;
@@ -15,7 +15,7 @@ interface Props {
 
 /** A value shown as text that can be typed over: Enter or leaving makes it, Escape brings back what was there. */
 export function TextField({ label, value, mono = false, tries, makes }: Props) {
-  const { attempt, cancelTrial, make } = useEditing((e) => e);
+  const { attempt, cancelTrial, make } = useActions();
   const [text, setText] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const id = useId();

@@ -125,7 +125,29 @@ public static class ColorConversion
         return new(c.X, c.Y * cos, c.Y * sin);
     }
 
-    private static Vector LinearSrgbToOklab(Vector rgb) => Matrix.LmsToOklab * (Matrix.SrgbToLms * rgb).Map(Math.Cbrt);
+    private static Vector LinearSrgbToOklab(Vector rgb)
+    {
+        var lms = Matrix.SrgbToLms * rgb;
+        return Matrix.LmsToOklab * new Vector(CubeRoot(lms.X), CubeRoot(lms.Y), CubeRoot(lms.Z));
+    }
+
+    /// <summary>
+    /// Cube root to the last digit or two. A first guess from the exponent bits and three of Halley's steps, each of which triples the digits,
+    /// take half the time of the library's, and conversions take three roots each.
+    /// </summary>
+    private static double CubeRoot(double value)
+    {
+        if (value == 0 || !double.IsFinite(value)) return value;
+        var abs = Math.Abs(value);
+        if (abs < 1e-300) return Math.Cbrt(value);
+        var y = BitConverter.UInt64BitsToDouble(BitConverter.DoubleToUInt64Bits(abs) / 3 + 0x2A9F_7893_0000_0000);
+        for (var step = 0; step < 3; step++)
+        {
+            var cube = y * y * y;
+            y *= (cube + 2 * abs) / (2 * cube + abs);
+        }
+        return Math.CopySign(y, value);
+    }
 
     private static Vector OklabToLinearSrgb(Vector lab) => Matrix.LmsToSrgb * (Matrix.OklabToLms * lab).Map(v => v * v * v);
 

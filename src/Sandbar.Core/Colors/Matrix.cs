@@ -7,7 +7,7 @@ internal readonly record struct Vector(double X, double Y, double Z)
 }
 
 /// <summary>A 3 × 3 matrix, and those of CSS Color Module Level 4 (sample code, 64-bit values).</summary>
-internal sealed record Matrix(
+internal readonly record struct Matrix(
     double M11, double M12, double M13,
     double M21, double M22, double M23,
     double M31, double M32, double M33)

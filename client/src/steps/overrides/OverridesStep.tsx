@@ -1,13 +1,13 @@
 import { useCallback, useEffect, useRef } from 'react';
 import { newGesture } from '../../api/window';
-import { useEditing } from '../../app/editingContext';
+import { useActions, useEditing } from '../../app/editingContext';
 import { CssEditor } from './CssEditor';
 
 const PAUSE = 700;
 
 /** The site's own CSS: live on the stage while typing, stored at a pause. */
 export default function OverridesStep() {
-  const { attempt, make } = useEditing((e) => e);
+  const { attempt, make } = useActions();
   const stored = useEditing((e) => e.site.overrides.css);
   const storedProblems = useEditing((e) => e.site.overrides.problems);
   const triedProblems = useEditing((e) => e.trial?.problems);

@@ -1,10 +1,10 @@
 import { Button, Input } from 'antd';
 import { useState, type FormEvent } from 'react';
-import { useEditing } from '../../app/editingContext';
+import { useActions } from '../../app/editingContext';
 
 /** A new colour by name and value. */
 export function AddColorForm({ onDone }: { onDone: (id: string) => void }) {
-  const make = useEditing((e) => e.make);
+  const { make } = useActions();
   const [name, setName] = useState('');
   const [css, setCss] = useState('');
   const [problem, setProblem] = useState<string | null>(null);

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button, Tooltip } from 'antd';
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { memo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { answered, api, type ColorView, type Edit } from '../../api/client';
 import { newGesture } from '../../api/window';
-import { useEditing } from '../../app/editingContext';
+import { useActions } from '../../app/editingContext';
 import { TextField } from '../TextField';
 
 /** OKLCH as the hand sets it: lightness 0 to 1, chroma, hue in degrees. */
@@ -14,11 +14,12 @@ interface Position {
 }
 
 const WIDEST = 0.33;
+const NONE: readonly number[] = [];
 const css = ({ l, c, h }: Position) => `oklch(${l.toFixed(3)} ${c.toFixed(3)} ${h.toFixed(1)})`;
 
 /** Changes a colour by plane and hue, or by typing; the stage follows the hand. */
-export function ColorEditor({ color, onRemoved }: { color: ColorView; onRemoved: () => void }) {
-  const { attempt, cancelTrial, make } = useEditing((e) => e);
+export function ColorEditor({ color, stored, onRemoved }: { color: ColorView; stored: ColorView; onRemoved: () => void }) {
+  const { attempt, cancelTrial, make } = useActions();
   const [held, setHeld] = useState<Position | null>(null);
   const gesture = useRef(newGesture());
   // A grey has no hue: the slider keeps the one it had.
@@ -51,7 +52,15 @@ export function ColorEditor({ color, onRemoved }: { color: ColorView; onRemoved:
         </span>
       </div>
       <div className="color-controls">
-        <Plane at={at} hex={color.hex} onStart={() => (gesture.current = newGesture())} onHold={hold} onLetGo={letGo} onAbandon={abandon} />
+        <Plane
+          at={at}
+          hue={Math.round(stored.hue ?? lastHue) % 360}
+          hex={color.hex}
+          onStart={() => (gesture.current = newGesture())}
+          onHold={hold}
+          onLetGo={letGo}
+          onAbandon={abandon}
+        />
         <div className="color-fields">
           <div className="hue">
             <span className="quiet" aria-hidden="true">
@@ -59,24 +68,32 @@ export function ColorEditor({ color, onRemoved }: { color: ColorView; onRemoved:
             </span>
             <HueSlider at={at} onStart={() => (gesture.current = newGesture())} onHold={hold} onLetGo={letGo} onAbandon={abandon} />
           </div>
-          <TextField label="Value" value={color.css} mono tries={(text) => ({ kind: 'setColor', color: color.id, css: text })} />
-          <TextField label="Name" value={color.name} makes={(text) => ({ kind: 'renameColor', color: color.id, name: text })} />
-          <Tooltip title={color.uses.length > 0 ? `In use: ${color.uses.slice(0, 6).join(', ')}` : ''} trigger={['hover', 'focus']}>
-            <Button
-              size="small"
-              onClick={() =>
-                void make({ kind: 'removeColor', color: color.id }).then((wrong) => (wrong === null ? onRemoved() : undefined))
-              }
-              disabled={color.uses.length > 0}
-            >
-              Remove {color.name}
-            </Button>
-          </Tooltip>
+          <ColorFields color={stored} onRemoved={onRemoved} />
         </div>
       </div>
     </section>
   );
 }
+
+/** Value and name as text. They show what is stored, so a drag does not draw them anew. */
+const ColorFields = memo(function ColorFields({ color, onRemoved }: { color: ColorView; onRemoved: () => void }) {
+  const { make } = useActions();
+  return (
+    <>
+      <TextField label="Value" value={color.css} mono tries={(text) => ({ kind: 'setColor', color: color.id, css: text })} />
+      <TextField label="Name" value={color.name} makes={(text) => ({ kind: 'renameColor', color: color.id, name: text })} />
+      <Tooltip title={color.uses.length > 0 ? `In use: ${color.uses.slice(0, 6).join(', ')}` : ''} trigger={['hover', 'focus']}>
+        <Button
+          size="small"
+          onClick={() => void make({ kind: 'removeColor', color: color.id }).then((wrong) => (wrong === null ? onRemoved() : undefined))}
+          disabled={color.uses.length > 0}
+        >
+          Remove {color.name}
+        </Button>
+      </Tooltip>
+    </>
+  );
+});
 
 interface Handles {
   at: Position;
@@ -87,15 +104,14 @@ interface Handles {
 }
 
 /** Chroma across, lightness up, at one hue; what sRGB cannot show is left out. */
-function Plane({ at, hex, onStart, onHold, onLetGo, onAbandon }: Handles & { hex: string }) {
-  const hue = Math.round(at.h) % 360;
+function Plane({ at, hue, hex, onStart, onHold, onLetGo, onAbandon }: Handles & { hue: number; hex: string }) {
   const plane = useQuery({
     queryKey: ['plane', hue],
     queryFn: () => answered(api.GET('/api/colors/plane', { params: { query: { hue } } })),
     staleTime: Infinity,
     placeholderData: (before) => before,
   });
-  const outline = plane.data?.chroma ?? [];
+  const outline = plane.data?.chroma ?? NONE;
   const box = useRef<HTMLDivElement>(null);
   const dragging = useRef(false);
 
@@ -159,23 +175,28 @@ function Plane({ at, hex, onStart, onHold, onLetGo, onAbandon }: Handles & { hex
         onAbandon();
       }}
     >
-      {outline.map((chroma, row) => {
-        const l = 1 - row / (outline.length - 1);
-        return (
-          <span
-            key={row}
-            className="plane-row"
-            style={{
-              width: `${(chroma / WIDEST) * 100}%`,
-              background: `linear-gradient(to right in oklab, oklch(${l} 0 ${hue}), oklch(${l} ${chroma} ${hue}))`,
-            }}
-          />
-        );
-      })}
+      <PlaneRows outline={outline} hue={hue} />
       <span className="plane-mark" style={{ left: `${(at.c / WIDEST) * 100}%`, top: `${(1 - at.l) * 100}%`, background: hex }} />
     </div>
   );
 }
+
+/** The colours of the plane, drawn anew only for another hue: while the slider moves they stand still. */
+const PlaneRows = memo(function PlaneRows({ outline, hue }: { outline: readonly number[]; hue: number }) {
+  return outline.map((chroma, row) => {
+    const l = 1 - row / (outline.length - 1);
+    return (
+      <span
+        key={row}
+        className="plane-row"
+        style={{
+          width: `${(chroma / WIDEST) * 100}%`,
+          background: `linear-gradient(to right in oklab, oklch(${l} 0 ${hue}), oklch(${l} ${chroma} ${hue}))`,
+        }}
+      />
+    );
+  });
+});
 
 function HueSlider({ at, onStart, onHold, onLetGo, onAbandon }: Handles) {
   return (

@@ -1,27 +1,35 @@
 import { Button } from 'antd';
+import { memo, useCallback } from 'react';
 import { useSearchParams } from 'react-router';
 import type { ColorView } from '../../api/client';
-import { useEditing } from '../../app/editingContext';
+import type { Editing } from '../../api/editing';
+import { useEditing, useEditingLater } from '../../app/editingContext';
 import { AddColorForm } from './AddColorForm';
 import { ColorEditor } from './ColorEditor';
+
+const triedColors = (editing: Editing) => editing.trial?.colors;
 
 /** Every colour with its steps; the chosen one can be changed below. */
 export function ColorsPanel() {
   const stored = useEditing((e) => e.site.colors);
-  const tried = useEditing((e) => e.trial?.colors);
+  const tried = useEditingLater(triedColors);
   const [params, setParams] = useSearchParams();
   const colors = stored.map((color) => tried?.find((t) => t.id === color.id) ?? color);
   const adding = params.get('color') === 'new';
   const chosen = adding ? undefined : (colors.find((c) => c.id === params.get('color')) ?? colors[0]);
-  const choose = (id: string) =>
-    setParams(
-      (before) => {
-        const next = new URLSearchParams(before);
-        next.set('color', id);
-        return next;
-      },
-      { replace: true },
-    );
+  const choose = useCallback(
+    (id: string) =>
+      setParams(
+        (before) => {
+          const next = new URLSearchParams(before);
+          next.set('color', id);
+          return next;
+        },
+        { replace: true },
+      ),
+    [setParams],
+  );
+  const onRemoved = useCallback(() => choose(''), [choose]);
 
   return (
     <>
@@ -34,7 +42,7 @@ export function ColorsPanel() {
       <ul className="color-rows" aria-label="Colours">
         {colors.map((color) => (
           <li key={color.id}>
-            <ColorRow color={color} chosen={color.id === chosen?.id} onChoose={() => choose(color.id)} />
+            <ColorRow color={color} chosen={color.id === chosen?.id} onChoose={choose} />
           </li>
         ))}
       </ul>
@@ -44,15 +52,31 @@ export function ColorsPanel() {
         </Button>
       </div>
       {adding && <AddColorForm onDone={choose} />}
-      {chosen && <ColorEditor key={chosen.id} color={chosen} onRemoved={() => choose(colors.find((c) => c.id !== chosen.id)?.id ?? '')} />}
+      {chosen && (
+        <ColorEditor key={chosen.id} color={chosen} stored={stored.find((c) => c.id === chosen.id) ?? chosen} onRemoved={onRemoved} />
+      )}
     </>
   );
 }
 
-function ColorRow({ color, chosen, onChoose }: { color: ColorView; chosen: boolean; onChoose: () => void }) {
+const ColorRow = memo(function ColorRow({
+  color,
+  chosen,
+  onChoose,
+}: {
+  color: ColorView;
+  chosen: boolean;
+  onChoose: (id: string) => void;
+}) {
   const uses = color.uses.length;
   return (
-    <button type="button" className="color-row" aria-pressed={chosen} onClick={onChoose} title={color.uses.join('\n') || 'Not used yet'}>
+    <button
+      type="button"
+      className="color-row"
+      aria-pressed={chosen}
+      onClick={() => onChoose(color.id)}
+      title={color.uses.join('\n') || 'Not used yet'}
+    >
       <span className="color-name">
         <strong>{color.name}</strong>
         <code>{color.hex}</code>
@@ -69,4 +93,4 @@ function ColorRow({ color, chosen, onChoose }: { color: ColorView; chosen: boole
       <span className="uses">{uses === 0 ? 'unused' : uses === 1 ? '1 use' : `${uses} uses`}</span>
     </button>
   );
-}
+});

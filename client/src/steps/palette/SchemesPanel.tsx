@@ -1,7 +1,7 @@
 import { Select } from 'antd';
 import { useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useEditing } from '../../app/editingContext';
+import { useActions, useEditing } from '../../app/editingContext';
 
 type RoleView = Schemas['RoleView'];
 
@@ -52,7 +52,7 @@ export function SchemesPanel() {
 
 function RoleRow({ scheme, role, roles }: { scheme: string; role: RoleView; roles: readonly RoleView[] }) {
   const colors = useEditing((e) => e.site.colors);
-  const { attempt, cancelTrial, make } = useEditing((e) => e);
+  const { attempt, cancelTrial, make } = useActions();
   const edit = (choice: string) => ({ kind: 'setRole' as const, scheme, role: role.id, choice: parse(choice) });
   const options = [
     {
