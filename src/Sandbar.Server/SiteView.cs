@@ -95,12 +95,12 @@ public sealed record PairView(string On, double Ratio, double Target, bool Passe
     }
 }
 
-/// <param name="Hook">The selector through which it reaches elements.</param>
+/// <param name="Hook">The selector of the elements whose states its looks take.</param>
 public sealed record PartView(
     string Id, string Name, string Hook, IReadOnlyList<State> States, IReadOnlyList<PropertyView> Properties, IReadOnlyList<LookView> Looks, int Blocks, int Pages)
 {
     public static PartView Of(Site site, Part part) => new(
-        part.Id, part.Name, part.Hook + part.Inner, part.States,
+        part.Id, part.Name, StyleSheetRenderer.StateHook(part), part.States,
         [.. part.Properties.Select(p => new PropertyView(p.Id, p.Name, p.Group, p.Kind, p.SameInAllStates, [.. ValueText.Names(site, p)]))],
         [.. site.Looks.Where(l => l.Part == part.Id).Select(l => LookView.Of(site, part, l))],
         StyleSheetRenderer.AllBlocks(site).Count(b => b.Part == part.Id),
@@ -119,8 +119,8 @@ public sealed record LookView(string Id, string Name, string Selector, IReadOnly
 
 /// <param name="Text">The value as typed.</param>
 /// <param name="Note">What it comes to, as a hint.</param>
-/// <param name="Hex">The colour it shows in the first scheme; null for what is no colour.</param>
-public sealed record CellView(string Property, State State, int? From, int? Below, string Text, string Note, string? Hex)
+/// <param name="Swatch">CSS of the fill it shows in the first scheme; null for what is no fill.</param>
+public sealed record CellView(string Property, State State, int? From, int? Below, string Text, string Note, string? Swatch)
 {
     public static CellView Of(Site site, Look look, CellKey key, Value value)
     {
@@ -132,9 +132,13 @@ public sealed record CellView(string Property, State State, int? From, int? Belo
     {
         ReferenceValue { To: ReferenceKind.Role } role => ColorText.Hex(SchemeColors.Resolve(site.Palette, site.Palette.Schemes[0], role.Id, role.Step).Color),
         ReferenceValue { To: ReferenceKind.Color } color => ColorText.Hex(SchemeColors.Row(site.Palette.Colors.Get(color.Id)).At(color.Step)),
+        ReferenceValue { To: ReferenceKind.Gradient } gradient => Shown(site, site.Fills.Gradients.Get(gradient.Id)),
         FixedColorValue fixedColor => ColorText.Hex(ColorText.Parse(fixedColor.Css)),
         _ => null,
     };
+
+    private static string Shown(Site site, Gradient gradient) =>
+        $"linear-gradient({gradient.Angle}deg, {string.Join(", ", gradient.Stops.Select(s => $"{Shown(site, s.Color)} {s.Position}%"))})";
 }
 
 public sealed record PageView(string Id, string Name, string Slug);

@@ -15,7 +15,7 @@ public sealed class ReleaseTests(Workplace workplace) : IClassFixture<Workplace>
         await workplace.Server.EditAsync(1, new { kind = "setOverrides", css = ".card:nth-child(2) { rotate: 1deg }\na { color red }\n.credit { letter-spacing: 1px" }).OkAsync();
         await using var released = await Released.UnpackAsync(await workplace.Server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/pages.zip", cancel));
         var sizes = new[] { (390, 844), (820, 1180), (1280, 800) };
-        foreach (var (page, file) in new[] { ("home", "index.html"), ("catalogue", "catalogue.html") })
+        foreach (var (page, file) in new[] { ("home", "index.html"), ("catalogue", "catalogue.html"), ("guide", "growing-guide.html"), ("workshops", "workshops.html"), ("membership", "membership.html"), ("contact", "contact.html") })
         {
             foreach (var (width, height) in sizes)
             {

@@ -30,6 +30,7 @@ internal static class Demo
     public static string[] Values(PartProperty property) => property.Kind switch
     {
         ValueKind.Color => ["attention", "#123456"],
+        ValueKind.Fill => ["dawn", "attention"],
         ValueKind.TextStyle => ["Lead", "Caption"],
         ValueKind.Border => ["bright", "ring"],
         ValueKind.Radius => ["round", "3px"],

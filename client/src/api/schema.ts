@@ -145,7 +145,7 @@ export interface components {
             below: null | number;
             text: string;
             note: string;
-            hex: null | string;
+            swatch: null | string;
         };
         ColorView: {
             id: string;
@@ -422,7 +422,7 @@ export interface components {
             edit: components["schemas"]["Edit"];
         };
         /** @enum {unknown} */
-        ValueKind: "color" | "textStyle" | "border" | "radius" | "shadow" | "length" | "sides" | "number" | "word";
+        ValueKind: "color" | "fill" | "textStyle" | "border" | "radius" | "shadow" | "length" | "sides" | "number" | "word";
     };
     responses: never;
     parameters: never;

@@ -60,7 +60,7 @@ export function LedgerCell({ look, property, state, widths }: Props) {
         onClick={() => setTyped(cell?.text ?? '')}
         onKeyDown={onKeyDown}
       >
-        {cell?.hex && <span className="swatch" style={{ background: cell.hex }} />}
+        {cell?.swatch && <span className="swatch" style={{ background: cell.swatch }} />}
         <span className="cell-text" title={cell?.text}>
           {cell?.text ?? inherited(look, property, state, widths)}
         </span>{' '}

@@ -7,9 +7,9 @@ const look: LookView = {
   name: 'Filled',
   selector: '.l',
   cells: [
-    { property: 'padding', state: 'rest', from: null, below: null, text: 'space 2', note: '8 px', hex: null },
-    { property: 'padding', state: 'rest', from: 820, below: null, text: 'space 3', note: '16 px', hex: null },
-    { property: 'background', state: 'hover', from: null, below: null, text: 'rest shade 1', note: '', hex: '#000000' },
+    { property: 'padding', state: 'rest', from: null, below: null, text: 'space 2', note: '8 px', swatch: null },
+    { property: 'padding', state: 'rest', from: 820, below: null, text: 'space 3', note: '16 px', swatch: null },
+    { property: 'background', state: 'hover', from: null, below: null, text: 'rest shade 1', note: '', swatch: '#000000' },
   ],
 };
 const property = (id: string, sameInAllStates = false): PropertyView => ({

@@ -27,10 +27,24 @@ public enum SlotKind
 
     /// <summary>A menu, by id.</summary>
     Menu,
+
+    /// <summary>A list, nested by indentation, in the marks of CommonMark.</summary>
+    List,
+
+    /// <summary>Rows of cells: a row a line, cells between upright strokes, the head first.</summary>
+    Table,
+
+    /// <summary>One of <see cref="Slot.Words"/>; the first where nothing is chosen.</summary>
+    Choice,
 }
 
 /// <param name="Required">Whether a block without it is not shown.</param>
-public sealed record Slot(string Id, string Name, SlotKind Kind, bool Required = false);
+/// <param name="Sample">What it holds on the specimen page.</param>
+public sealed record Slot(string Id, string Name, SlotKind Kind, bool Required = false, string Sample = "")
+{
+    /// <summary>What a choice can be.</summary>
+    public ImmutableArray<string> Words { get; init; } = [];
+}
 
 /// <summary>A look as the catalogue proposes it; the values are typed as a designer would.</summary>
 /// <param name="Name">Its name; the first look of a part is its default.</param>
@@ -57,6 +71,9 @@ public sealed record Part
 
     /// <summary>What follows the hook where the looks are for the pieces inside, such as the links of a menu; states are those of the pieces.</summary>
     public string Inner { get; init; } = "";
+
+    /// <summary>The piece inside whose states the part takes, such as the field of a form field; empty where they are the element's own.</summary>
+    public string StateOf { get; init; } = "";
 
     public Layer Layer { get; init; } = Layer.Parts;
 

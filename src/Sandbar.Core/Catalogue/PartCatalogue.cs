@@ -17,11 +17,19 @@ public static class PartCatalogue
         HeadingPart.Level(1),
         HeadingPart.Level(2),
         HeadingPart.Level(3),
+        HeadingPart.Level(4),
         ParagraphPart.Part,
         LinkPart.Part,
+        ListPart.Part,
+        TablePart.Part,
+        QuotePart.Part,
         ButtonPart.Part,
+        CardRowPart.Part,
         CardPart.Part,
         PicturePart.Part,
+        FigurePart.Part,
+        FormPart.Part,
+        FormFieldPart.Part,
     ];
 
     private static readonly Dictionary<string, Part> ById = All.ToDictionary(p => p.Id, StringComparer.Ordinal);

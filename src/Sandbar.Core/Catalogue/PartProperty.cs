@@ -8,6 +8,9 @@ public enum ValueKind
     /// <summary>A role, a colour of the palette, or a fixed colour.</summary>
     Color,
 
+    /// <summary>What <see cref="Color"/> takes, or a named gradient.</summary>
+    Fill,
+
     /// <summary>A text style.</summary>
     TextStyle,
 

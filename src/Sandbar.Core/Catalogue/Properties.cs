@@ -9,7 +9,7 @@ public static class Properties
 
     public static readonly PartProperty Background = new()
     {
-        Id = "background", Name = "Background", Group = Fill, Kind = ValueKind.Color, Css = "background-color", Words = Words(("none", "transparent")),
+        Id = "background", Name = "Background", Group = Fill, Kind = ValueKind.Fill, Css = "background", Words = Words(("none", "none")),
     };
 
     public static readonly PartProperty TextColor = new() { Id = "text-colour", Name = "Text colour", Group = Fill, Kind = ValueKind.Color, Css = "color" };
@@ -58,6 +58,11 @@ public static class Properties
         Id = "line-below", Name = "Line below", Group = Edge, Kind = ValueKind.Border, Css = "border-bottom", Words = Words(("none", "none")),
     };
 
+    public static readonly PartProperty LineBeside = new()
+    {
+        Id = "line-beside", Name = "Line at the start", Group = Edge, Kind = ValueKind.Border, Css = "border-inline-start", Words = Words(("none", "none")),
+    };
+
     public static readonly PartProperty Radius = new()
     {
         Id = "radius", Name = "Radius", Group = Edge, Kind = ValueKind.Radius, Css = "border-radius", Words = Words(("none", "0")), Min = 0,
@@ -83,6 +88,11 @@ public static class Properties
     public static readonly PartProperty SpaceBefore = new()
     {
         Id = "space-before", Name = "Space before", Group = Space, Kind = ValueKind.Length, Css = "margin-block-start",
+    };
+
+    public static readonly PartProperty Indent = new()
+    {
+        Id = "indent", Name = "Indent", Group = Space, Kind = ValueKind.Length, Css = "padding-inline-start", Min = 0,
     };
 
     public static readonly PartProperty Measure = new()

@@ -31,6 +31,10 @@ public static class ColorUses
         {
             if (Names(edge.Color, color)) yield return edge.Name;
         }
+        foreach (var gradient in site.Fills.Gradients)
+        {
+            if (gradient.Stops.Any(s => Names(s.Color, color))) yield return gradient.Name;
+        }
     }
 
     /// <summary>A cell in words: part, look, property, state.</summary>

@@ -22,6 +22,7 @@ public sealed record Site(
     Typography Typography,
     Spacing Spacing,
     Edges Edges,
+    Fills Fills,
     ImmutableArray<Look> Looks,
     Frame Frame,
     ImmutableArray<Page> Pages,
@@ -46,7 +47,8 @@ public sealed record BaseColor(string Id, string Name, string CssName, string Cs
 public sealed record Role(string Id, string Name, string CssName, ImmutableArray<string> On, decimal Target) : IListed;
 
 /// <summary>One full assignment of colours to roles, by role id.</summary>
-public sealed record Scheme(string Id, string Name, string CssName, ImmutableSortedDictionary<string, RoleColor> Colors) : IListed;
+/// <param name="TurnsInto">Id of the scheme it turns into when the visitor prefers dark; null where it stays.</param>
+public sealed record Scheme(string Id, string Name, string CssName, ImmutableSortedDictionary<string, RoleColor> Colors, string? TurnsInto) : IListed;
 
 /// <summary>The colour a scheme gives to a role: a colour of the palette at a step, or whatever reads best on another role.</summary>
 /// <param name="Color">Id of a colour; null when <paramref name="ReadableOn"/> is set.</param>
@@ -95,6 +97,17 @@ public sealed record Radius(string Id, string Name, string CssName, Value Size) 
 
 /// <summary>A shadow of one layer; lengths in px, alpha 0 to 1.</summary>
 public sealed record Shadow(string Id, string Name, string CssName, decimal X, decimal Y, decimal Blur, decimal Spread, Value Color, decimal Alpha) : IListed;
+
+/// <summary>Named fills.</summary>
+public sealed record Fills(ImmutableArray<Gradient> Gradients) : INode;
+
+/// <summary>A linear gradient.</summary>
+/// <param name="Angle">Degrees: 0 points up, clockwise (CSS Images 3).</param>
+/// <param name="Stops">At least two, in order.</param>
+public sealed record Gradient(string Id, string Name, string CssName, decimal Angle, ImmutableArray<GradientStop> Stops) : IListed;
+
+/// <param name="Position">Where along the gradient's line, %.</param>
+public sealed record GradientStop(Value Color, decimal Position);
 
 /// <summary>One look of a part: values by property, state and break.</summary>
 /// <param name="Part">Id of the part in the catalogue.</param>

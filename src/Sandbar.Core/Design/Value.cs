@@ -20,6 +20,7 @@ public enum ReferenceKind
     Border,
     Radius,
     Shadow,
+    Gradient,
 }
 
 /// <summary>A value as the designer meant it: kept so in the site, and written out as <c>var()</c> or <c>calc()</c>.</summary>

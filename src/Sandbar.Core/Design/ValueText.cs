@@ -27,6 +27,7 @@ public static partial class ValueText
         {
             ValueKind.Word => throw new FormatException($"{property.Name} takes {OneOf(property.Words.Keys)}."),
             ValueKind.Color => reader.Color(),
+            ValueKind.Fill => reader.Fill(),
             ValueKind.TextStyle => reader.Named(site.Typography.Styles, ReferenceKind.TextStyle, s => s.Name, "text style"),
             ValueKind.Border => reader.Named(site.Edges.Borders, ReferenceKind.Border, b => b.Name, "border"),
             ValueKind.Shadow => reader.Named(site.Edges.Shadows, ReferenceKind.Shadow, s => s.Name, "shadow"),
@@ -56,7 +57,8 @@ public static partial class ValueText
     /// <summary>Everything that can be named in a cell of a property, most fitting first.</summary>
     public static IEnumerable<string> Names(Site site, PartProperty property) => property.Words.Keys.Concat(property.Kind switch
     {
-        ValueKind.Color => site.Palette.Roles.Select(r => r.Name).Concat(site.Palette.Colors.Select(c => c.Name)),
+        ValueKind.Color => ColorNames(site),
+        ValueKind.Fill => ColorNames(site).Concat(site.Fills.Gradients.Select(g => g.Name)),
         ValueKind.TextStyle => site.Typography.Styles.Select(s => s.Name),
         ValueKind.Border => site.Edges.Borders.Select(b => b.Name),
         ValueKind.Shadow => site.Edges.Shadows.Select(s => s.Name),
@@ -77,6 +79,8 @@ public static partial class ValueText
         _ => "",
     };
 
+    private static IEnumerable<string> ColorNames(Site site) => site.Palette.Roles.Select(r => r.Name).Concat(site.Palette.Colors.Select(c => c.Name));
+
     private static string Name(Site site, ReferenceValue reference)
     {
         var name = reference.To switch
@@ -89,6 +93,7 @@ public static partial class ValueText
             ReferenceKind.Border => site.Edges.Borders.Get(reference.Id).Name,
             ReferenceKind.Radius => site.Edges.Radii.Get(reference.Id).Name,
             ReferenceKind.Shadow => site.Edges.Shadows.Get(reference.Id).Name,
+            ReferenceKind.Gradient => site.Fills.Gradients.Get(reference.Id).Name,
             _ => throw new ArgumentOutOfRangeException(nameof(reference)),
         };
         return reference.To is ReferenceKind.Color or ReferenceKind.Role && reference.Step != 0 ? $"{name} {StepText(reference.Step)}" : name;
@@ -134,6 +139,10 @@ public static partial class ValueText
             throw new FormatException($"No role or colour is called “{name}”, and it is not a CSS colour. Roles here: {OneOf(site.Palette.Roles.Select(r => r.Name))}.");
         }
 
+        public Value Fill() => site.Fills.Gradients.FirstOrDefault(g => Same(g.Name, text)) is { } gradient
+            ? new ReferenceValue(ReferenceKind.Gradient, gradient.Id, 0)
+            : Color();
+
         public Value Named<T>(IEnumerable<T> list, ReferenceKind kind, Func<T, string> name, string called)
             where T : IListed
         {
@@ -176,7 +185,7 @@ public static partial class ValueText
         private RestValue Rest(int step)
         {
             if (rest is null) throw new FormatException("“rest” can be used in the other states: this is Rest itself, or nothing is set there.");
-            if (step != 0 && rest is WordValue) throw new FormatException($"At Rest this is {((WordValue)rest).Word}: it has no tints and shades.");
+            if (step != 0 && rest is WordValue or ReferenceValue { To: ReferenceKind.Gradient }) throw new FormatException($"At Rest this is {Write(site, rest)}: it has no tints and shades.");
             return new(step);
         }
 

@@ -75,11 +75,88 @@ public sealed class BlockWriter
         }), isPhrase: false);
     }
 
+    /// <summary>The text of a slot without marks, for an attribute.</summary>
+    public string Plain(string slot) => block.Content.GetValueOrDefault(slot, "");
+
+    /// <summary>Whether a choice stands on a word; the first of its words counts where nothing was chosen.</summary>
+    public bool Is(string slot, string word) => Chosen(slot) == word;
+
+    /// <summary>A list as the block's own element.</summary>
+    public void List(string slot)
+    {
+        foreach (var (isOrdered, items) in BlockText.Lists(Plain(slot))) Element(isOrdered ? "ol" : "ul", [], () => Items(items));
+    }
+
+    /// <summary>A table with its head and caption, in a box that scrolls where it is too wide.</summary>
+    public void Table(string slot, string captionSlot)
+    {
+        var rows = BlockText.Rows(Plain(slot));
+        Element("div", [("role", "region"), ("aria-label", Plain(captionSlot)), ("tabindex", "0")], () => Piece("table", null, () =>
+        {
+            page.Html.Element("caption", [], () => Text(captionSlot), isPhrase: true);
+            Piece("thead", null, () => Row(rows[0], _ => ("th", [("scope", "col")])));
+            Piece("tbody", null, () =>
+            {
+                foreach (var row in rows.Skip(1)) Row(row, i => i == 0 ? ("th", [("scope", "row")]) : ("td", []));
+            });
+        }));
+    }
+
+    /// <summary>A label, its field and what helps to fill it in.</summary>
+    public void Field(string label, string kind, string hint, string choices, string off)
+    {
+        var id = $"field-{block.Id}";
+        var attributes = new List<(string, string)> { ("class", "form-control"), ("id", id), ("name", Lookup.Slug(Plain(label))) };
+        if (Has(hint)) attributes.Add(("aria-describedby", id + "-hint"));
+        if (Is(off, "yes")) attributes.Add(("disabled", ""));
+        page.Html.Element("label", [("for", id)], () => Text(label), isPhrase: true);
+        switch (Chosen(kind))
+        {
+            case "lines":
+                page.Html.Element("textarea", attributes.Append(("rows", "4")), () => { }, isPhrase: true);
+                break;
+            case "choice":
+                page.Html.Element("select", attributes, () =>
+                {
+                    foreach (var item in BlockText.Lists(Plain(choices)).SelectMany(l => l.Items)) page.Html.Element("option", [], () => page.Html.Text(item.Text), isPhrase: true);
+                }, isPhrase: false);
+                break;
+            case var type:
+                page.Html.Void("input", attributes.Append(("type", type)));
+                break;
+        }
+        if (Has(hint)) Piece("p", "form-hint", [("id", id + "-hint")], () => Text(hint));
+    }
+
     /// <summary>The blocks inside.</summary>
     public void Blocks()
     {
         foreach (var inner in block.Blocks) page.Write(inner);
     }
+
+    private string Chosen(string slot) => Has(slot) ? block.Content[slot] : part.Slots.First(s => s.Id == slot).Words[0];
+
+    private void Items(IEnumerable<ListItem> items)
+    {
+        foreach (var item in items)
+        {
+            page.Html.Element("li", [], () =>
+            {
+                InlineText.Write(page.Html, item.Text, page.Address);
+                foreach (var (isOrdered, inner) in item.Lists) page.Html.Element(isOrdered ? "ol" : "ul", [], () => Items(inner), isPhrase: false);
+            }, isPhrase: item.Lists.Count == 0);
+        }
+    }
+
+    private void Row(IReadOnlyList<string> cells, Func<int, (string Tag, (string, string)[] Attributes)> element) => Piece("tr", null, () =>
+    {
+        for (var i = 0; i < cells.Count; i++)
+        {
+            var (tag, attributes) = element(i);
+            var cell = cells[i];
+            page.Html.Element(tag, attributes, () => InlineText.Write(page.Html, cell, page.Address), isPhrase: true);
+        }
+    });
 
     private string Classes()
     {
@@ -91,5 +168,5 @@ public sealed class BlockWriter
         return block.Own.Count > 0 ? $"{classes} own-{block.Id}" : classes;
     }
 
-    private static bool IsPhrase(string tag) => tag is "a" or "p" or "h1" or "h2" or "h3" or "h4" or "h5" or "h6" or "figcaption";
+    private static bool IsPhrase(string tag) => tag is "a" or "button" or "p" or "h1" or "h2" or "h3" or "h4" or "h5" or "h6" or "figcaption";
 }

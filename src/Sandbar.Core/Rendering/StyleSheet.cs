@@ -25,6 +25,9 @@ public enum OriginKind
     /// <summary>A named border, radius or shadow.</summary>
     Edge,
 
+    /// <summary>A named gradient.</summary>
+    Fill,
+
     /// <summary>The sheet's own ground rules.</summary>
     Base,
 
@@ -49,7 +52,8 @@ public sealed record Declaration(string Name, string Value, Origin Origin);
 /// <param name="Key">Stable from version to version: what it is about, not where it stands.</param>
 /// <param name="Hover">Whether it holds only where the visitor's device can hover.</param>
 /// <param name="Widths">The widths it holds at.</param>
-public sealed record Rule(string Key, Layer Layer, string Selector, bool Hover, Interval Widths, ImmutableArray<Declaration> Declarations);
+/// <param name="Dark">Whether it holds only for visitors who prefer dark.</param>
+public sealed record Rule(string Key, Layer Layer, string Selector, bool Hover, Interval Widths, ImmutableArray<Declaration> Declarations, bool Dark = false);
 
 /// <param name="Family">CSS name of the family.</param>
 /// <param name="Item">The shelf's file.</param>

@@ -41,6 +41,9 @@ public static partial class StyleSheetRenderer
     public static string LookSelector(Site site, Part part, Look look) =>
         (site.Looks.Count(l => l.Part == part.Id) > 1 ? "." + LookClass(part, look) : part.Hook) + part.Inner;
 
+    /// <summary>The selector of the elements whose states a part's looks take.</summary>
+    public static string StateHook(Part part) => part.StateOf.Length == 0 ? part.Hook + part.Inner : $"{part.Hook} {part.StateOf}";
+
     /// <summary>The class that marks a look, such as <c>button-filled</c>.</summary>
     public static string LookClass(Part part, Look look) => $"{part.Id}-{look.CssName}";
 
@@ -66,13 +69,18 @@ public static partial class StyleSheetRenderer
         yield return Root("families", site.Typography.Families.Select(f => new Declaration($"--family-{f.CssName}", f.Stack, new(OriginKind.Family, f.Id))));
         yield return Root("radii", site.Edges.Radii.Select(r => new Declaration($"--radius-{r.CssName}", ValueCss.Write(site, r.Size), new(OriginKind.Edge, r.Id))));
 
-        foreach (var scheme in site.Palette.Schemes) yield return SchemeRule(site, scheme, roleSteps);
+        foreach (var scheme in site.Palette.Schemes) yield return SchemeRule(site, scheme, scheme, roleSteps);
+        foreach (var scheme in site.Palette.Schemes)
+        {
+            if (scheme.TurnsInto is { } dark) yield return SchemeRule(site, scheme, site.Palette.Schemes.Get(dark), roleSteps);
+        }
         // What depends on a role is declared on every carrier: on :root alone it would be resolved once, with the outermost scheme.
         yield return Foundation("carriers", "[data-scheme]",
         [
             .. site.Edges.Borders.Select(b => new Declaration(
                 $"--border-{b.CssName}", $"{ValueCss.Write(site, b.Width)} {b.Style} {ValueCss.Write(site, b.Color)}", new(OriginKind.Edge, b.Id))),
             .. site.Edges.Shadows.Select(s => new Declaration($"--shadow-{s.CssName}", ShadowCss(site, s), new(OriginKind.Edge, s.Id))),
+            .. site.Fills.Gradients.Select(g => new Declaration($"--gradient-{g.CssName}", GradientCss(site, g), new(OriginKind.Fill, g.Id))),
             Ground("color", $"var({RoleName(site, "text")})"),
         ]);
 
@@ -104,7 +112,9 @@ public static partial class StyleSheetRenderer
             yield return new(ValueCss.ColorName(color, -step), ColorText.Hex(row.At(-step)), origin with { Detail = Invariant(-step) });
     }
 
-    private static Rule SchemeRule(Site site, Scheme scheme, ILookup<string, int> steps)
+    /// <param name="carried">The scheme that is carried.</param>
+    /// <param name="scheme">The one whose colours count: itself, or the one it turns into when the visitor prefers dark.</param>
+    private static Rule SchemeRule(Site site, Scheme carried, Scheme scheme, ILookup<string, int> steps)
     {
         var declarations = ImmutableArray.CreateBuilder<Declaration>();
         var ground = SchemeColors.Resolve(site.Palette, scheme, "ground").Color;
@@ -118,7 +128,8 @@ public static partial class StyleSheetRenderer
                 declarations.Add(new(ValueCss.RoleName(role, step), value, new(OriginKind.Role, scheme.Id, role.Id)));
             }
         }
-        return new($"scheme {scheme.Id}", Layer.Foundations, $"[data-scheme=\"{scheme.CssName}\"]", false, Interval.All, declarations.ToImmutable());
+        var turned = carried.Id != scheme.Id;
+        return new(turned ? $"scheme {carried.Id} dark" : $"scheme {carried.Id}", Layer.Foundations, $"[data-scheme=\"{carried.CssName}\"]", false, Interval.All, declarations.ToImmutable(), turned);
     }
 
     /// <summary>The steps of roles that anything uses, read off what is written; the others are not worth their bytes.</summary>
@@ -127,6 +138,7 @@ public static partial class StyleSheetRenderer
         var values = rules.SelectMany(r => r.Declarations).Select(d => d.Value)
             .Concat(site.Edges.Borders.Select(b => ValueCss.Write(site, b.Color)))
             .Concat(site.Edges.Shadows.Select(s => ValueCss.Write(site, s.Color)))
+            .Concat(site.Fills.Gradients.SelectMany(g => g.Stops).Select(s => ValueCss.Write(site, s.Color)))
             .Append(site.Overrides.Site);
         var named = values.SelectMany(v => RoleStep().Matches(v)).Select(m => m.Value).ToHashSet(StringComparer.Ordinal);
         return (from role in site.Palette.Roles
@@ -142,6 +154,9 @@ public static partial class StyleSheetRenderer
         return $"{lengths} color-mix(in srgb, {ValueCss.Write(site, s.Color)} {percent}, transparent)";
     }
 
+    private static string GradientCss(Site site, Gradient g) =>
+        $"linear-gradient({ValueCss.Number(new(g.Angle, "deg"))}, {string.Join(", ", g.Stops.Select(s => $"{ValueCss.Write(site, s.Color)} {ValueCss.Number(new(s.Position, "%"))}"))})";
+
     private static IEnumerable<Rule> Structure(Part part) => part.Structure.Select((s, i) => new Rule(
         $"structure {part.Id} {i}", part.Layer, s.Selector, false, Interval.All,
         [.. s.Declarations.Select(d => new Declaration(d.Name, d.Value, new(OriginKind.Structure, part.Id)))]));
@@ -151,7 +166,7 @@ public static partial class StyleSheetRenderer
         var selector = LookSelector(site, part, look);
         if (Kept.TryGetValue(look, out var kept) && kept.IsFor(site, selector)) return kept.Rules;
         var rules = CellRules(site, part, look.Cells, $"look {look.Id}", part.Layer, selector, cell => new(OriginKind.Look, look.Id, cell)).ToImmutableArray();
-        Kept.AddOrUpdate(look, new(site.Palette.Colors, site.Palette.Roles, site.Typography, site.Edges, selector, rules));
+        Kept.AddOrUpdate(look, new(site.Palette.Colors, site.Palette.Roles, site.Typography, site.Edges, site.Fills, selector, rules));
         return rules;
     }
 
@@ -190,7 +205,7 @@ public static partial class StyleSheetRenderer
             select new Rule(
                 RuleKey(key, rule.Key.State, rule.Key.Widths, rule.Key.Target),
                 layer,
-                selector + StateSelector(rule.Key.State) + rule.Key.Target,
+                selector + StateSelector(part, rule.Key.State) + rule.Key.Target,
                 rule.Key.State == State.Hover,
                 rule.Key.Widths,
                 [
@@ -218,6 +233,9 @@ public static partial class StyleSheetRenderer
     private static Value? RestOf(ImmutableSortedDictionary<string, Value> cells, CellKey key) =>
         cells.GetValueOrDefault((key with { State = State.Rest }).ToString())
         ?? cells.GetValueOrDefault(new CellKey(key.Property, State.Rest, Interval.All).ToString());
+
+    private static string StateSelector(Part part, State state) =>
+        part.StateOf.Length == 0 || state == State.Rest ? StateSelector(state) : $":has({part.StateOf}{StateSelector(state)})";
 
     private static string StateSelector(State state) => state switch
     {
@@ -253,11 +271,11 @@ public static partial class StyleSheetRenderer
 
     /// <summary>The rules of a look, and what they were made from.</summary>
     private sealed record LookRules(
-        ImmutableArray<BaseColor> Colors, ImmutableArray<Role> Roles, Design.Typography Typography, Edges Edges, string Selector, ImmutableArray<Rule> Rules)
+        ImmutableArray<BaseColor> Colors, ImmutableArray<Role> Roles, Design.Typography Typography, Edges Edges, Fills Fills, string Selector, ImmutableArray<Rule> Rules)
     {
         // A look reads names of colours and roles, never what they come to: a colour being dragged keeps its looks.
         public bool IsFor(Site site, string selector) =>
-            Selector == selector && Typography == site.Typography && ReferenceEquals(Edges, site.Edges) && Roles == site.Palette.Roles
+            Selector == selector && Typography == site.Typography && ReferenceEquals(Edges, site.Edges) && ReferenceEquals(Fills, site.Fills) && Roles == site.Palette.Roles
             && (Colors == site.Palette.Colors || Colors.Select(c => (c.Id, c.CssName)).SequenceEqual(site.Palette.Colors.Select(c => (c.Id, c.CssName))));
     }
 }

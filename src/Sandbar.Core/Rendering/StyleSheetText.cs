@@ -20,7 +20,7 @@ public enum SheetUse
 /// <summary>A stylesheet as text a person can read.</summary>
 public static class StyleSheetText
 {
-    private static readonly (string PseudoClass, string Force)[] Forced = [("hover", "hover"), ("focus-visible", "focus"), ("active", "pressed")];
+    private static readonly (string PseudoClass, string Force)[] Forced = [("hover", "hover"), ("focus-visible", "focus"), ("active", "pressed"), ("disabled", "off")];
 
     /// <summary>The generated sheet, without the overrides.</summary>
     /// <param name="address">Where a font of the shelf is found, seen from the sheet.</param>
@@ -67,8 +67,8 @@ public static class StyleSheetText
     public static string Overrides(string source, SheetUse use)
     {
         var sheet = Parser.ParseStyleSheet(source);
-        var rules = sheet.Rules.Where(r => !IsRefused(r)).Select(r => use == SheetUse.Stage ? Forceable(sheet, r) : sheet.Text(r));
-        return string.Join("\n\n", rules.Select(Closed));
+        var rules = sheet.Rules.Where(r => !IsRefused(r)).Select(r => Closed(r, use == SheetUse.Stage ? Forceable(sheet, r) : sheet.Text(r)));
+        return string.Join("\n\n", rules);
     }
 
     /// <summary>What the designer is told of an override sheet: what does not parse, and what is left out.</summary>
@@ -88,6 +88,12 @@ public static class StyleSheetText
         : $"@{((AtRuleNode)rule).Name} is left out: it only counts at the very top of a file.";
 
     /// <summary>A rule that runs to the end of the source may lack its closing marks: what follows it must not fall into it.</summary>
+    private static string Closed(RuleNode node, string rule)
+    {
+        var closed = Closed(rule);
+        return node is AtRuleNode { BlockStart: < 0 } && !closed.EndsWith(';') ? closed + ";" : closed;
+    }
+
     private static string Closed(string rule)
     {
         var open = new Stack<char>();
@@ -138,7 +144,8 @@ public static class StyleSheetText
             _ => "",
         };
         var hover = rule.Hover && use == SheetUse.Release ? "(hover: hover)" : "";
-        return hover.Length > 0 && widths.Length > 0 ? $"{hover} and {widths}" : hover + widths;
+        var dark = rule.Dark ? "(prefers-color-scheme: dark)" : "";
+        return string.Join(" and ", new[] { dark, hover, widths }.Where(c => c.Length > 0));
     }
 
     private static string QuoteName(string family) => $"\"{family.Replace("\\", "\\\\", StringComparison.Ordinal).Replace("\"", "\\\"", StringComparison.Ordinal)}\"";
@@ -148,7 +155,7 @@ public static class StyleSheetText
     {
         foreach (var (pseudoClass, force) in Forced)
             selector = selector.Replace($":{pseudoClass}", ForceableState(pseudoClass, force), StringComparison.Ordinal);
-        return selector;
+        return selector.Replace("[aria-current]", ":is([aria-current], [data-force~=\"current\"])", StringComparison.Ordinal);
     }
 
     private static string ForceableState(string pseudoClass, string force) => $":is(:{pseudoClass}, [data-force~=\"{force}\"])";

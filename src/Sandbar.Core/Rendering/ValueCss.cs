@@ -44,6 +44,7 @@ public static class ValueCss
         ReferenceKind.Space => $"--space-{reference.Step}",
         ReferenceKind.Border => $"--border-{site.Edges.Borders.Get(reference.Id).CssName}",
         ReferenceKind.Radius => $"--radius-{site.Edges.Radii.Get(reference.Id).CssName}",
+        ReferenceKind.Gradient => $"--gradient-{site.Fills.Gradients.Get(reference.Id).CssName}",
         ReferenceKind.Shadow => $"--shadow-{site.Edges.Shadows.Get(reference.Id).CssName}",
         _ => throw new ArgumentOutOfRangeException(nameof(reference)),
     };

@@ -20,11 +20,26 @@ internal static class Content
 
     public static Block Button(string id, string look, string label, string to) => Make(id, "button", look, label, null, [("label", label), ("to", to)]);
 
-    public static Block Picture(string id, string picture, string alt, string caption = "") =>
-        Make(id, "picture", "Standard", alt, null, [("picture", picture), ("alt", alt), ("caption", caption)]);
+    public static Block Picture(string id, string picture, string alt) => Make(id, "picture", "Standard", alt, null, [("picture", picture), ("alt", alt)]);
 
-    public static Block Card(string id, string look, string picture, string alt, string eyebrow, string title, string text, string to) =>
-        Make(id, "card", look, title, null, [("picture", picture), ("alt", alt), ("eyebrow", eyebrow), ("title", title), ("text", text), ("to", to)]);
+    public static Block Figure(string id, string picture, string alt, string caption) =>
+        Make(id, "figure", "Standard", caption, null, [("picture", picture), ("alt", alt), ("caption", caption)]);
+
+    public static Block List(string id, string name, string items) => Make(id, "list", "Standard", name, null, [("items", items)]);
+
+    public static Block Table(string id, string caption, string rows) => Make(id, "table", "Standard", caption, null, [("caption", caption), ("rows", rows)]);
+
+    public static Block Quote(string id, string text, string source) => Make(id, "quote", "Standard", source, null, [("text", text), ("source", source)]);
+
+    public static Block Form(string id, string label, params Block[] blocks) => Make(id, "form", "Standard", label, null, [("label", label)], blocks);
+
+    public static Block Field(string id, string label, string kind, string hint = "", string choices = "") =>
+        Make(id, "form-field", "Standard", label, null, [("label", label), ("kind", kind), ("hint", hint), ("choices", choices)]);
+
+    public static Block Cards(string id, params Block[] blocks) => Make(id, "card-row", "Standard", "Card row", null, [], blocks);
+
+    public static Block Card(string id, string look, string picture, string alt, string eyebrow, string title, string text, string to, params Block[] blocks) =>
+        Make(id, "card", look, title, null, [("picture", picture), ("alt", alt), ("eyebrow", eyebrow), ("title", title), ("text", text), ("to", to)], blocks);
 
     public static Block Menu(string id, string look, string menu, string label) => Make(id, "menu", look, label, null, [("menu", menu), ("label", label)]);
 

@@ -58,12 +58,20 @@ public class ParserTests
 
     /// <summary>Whatever a designer wrote, the rules that are released leave nothing open that would swallow what follows.</summary>
     [Fact]
-    public void Released_overrides_leave_nothing_open() => Gen.String[Gen.Char["ab{}()[];:'\"\\/*@#.- \n!1%,"], 0, 60].Sample(css =>
+    public void Released_overrides_leave_nothing_open() => Gen.String[Gen.Char["ab{}()[];:'\"\\/*@#.- \n!1%,"], 0, 60].Sample(LeavesNothingOpen);
+
+    [Theory]
+    [InlineData("@a 'b")]
+    [InlineData("@a (b")]
+    [InlineData("@a b")]
+    public void A_statement_without_its_end_gets_one(string css) => LeavesNothingOpen(css);
+
+    private static void LeavesNothingOpen(string css)
     {
         var released = StyleSheetText.Overrides(css, SheetUse.Release);
         var after = Parser.ParseStyleSheet(released + "\n.last { color: red }");
         Assert.True(after.Rules is [.., StyleRuleNode last] && after.Text(last) == ".last { color: red }", $"{css} → {released}");
-    });
+    }
 
     [Theory]
     [InlineData("a:hover { color: red }", "a:is(:hover, [data-force~=\"hover\"]) { color: red }")]

@@ -52,13 +52,13 @@ public class PageTests
         {
             foreach (var look in Demo.Site.Looks.Where(l => l.Part == part.Id))
             {
-                var content = part.Slots.ToDictionary(s => s.Id, s => s.Kind switch { SlotKind.Picture => "bean", SlotKind.Menu => "main", SlotKind.Link => "home", _ => "Words" });
+                var content = part.Slots.ToDictionary(s => s.Id, s => s.Kind switch { SlotKind.Picture => "bean", SlotKind.Menu => "main", SlotKind.Link => "home", SlotKind.List => "- Words\n  - More", SlotKind.Table => "A | B\nC | D", SlotKind.Choice => s.Words[0], _ => "Words" });
                 var block = Demo.Site.Frame.Header with { Id = "x", Part = part.Id, Look = look.Id, Blocks = [], Content = Demo.Site.Frame.Header.Content.Clear().AddRange(content) };
                 var page = Demo.Site.Pages[0] with { Sections = [block] };
                 var site = Demo.Site with { Frame = new(Demo.Site.Frame.Header with { Content = Demo.Site.Frame.Header.Content.Clear() }, Demo.Site.Frame.Footer with { Blocks = [], Content = Demo.Site.Frame.Footer.Content.Clear() }) };
                 var document = new HtmlParser().ParseDocument(PageWriter.Write(site, page, Plain));
                 Assert.NotEmpty(document.QuerySelectorAll(StyleSheetRenderer.LookSelector(site, part, look)));
-                foreach (var target in part.Properties.Select(p => p.Target).Distinct())
+                foreach (var target in part.Properties.Select(p => p.Target.Replace("::marker", "", StringComparison.Ordinal)).Distinct())
                     Assert.True(document.QuerySelector("main " + StyleSheetRenderer.LookSelector(site, part, look).Replace(":where(a", ":where(main a", StringComparison.Ordinal) + target) is not null || part.Hook.StartsWith(':'), $"{part.Name} · {look.Name}{target}");
             }
         }
@@ -84,5 +84,45 @@ public class PageTests
         var block = Demo.Site.Frame.Header.Blocks[1];
         var page = Demo.Site.Pages[0] with { Sections = [block with { Content = block.Content.SetItem("to", "javascript:alert(1)") }] };
         Assert.DoesNotContain("javascript:", PageWriter.Write(Demo.Site, page, Plain), StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("- a\n- b", "<ul class=\"list\"><li>a</li><li>b</li></ul>")]
+    [InlineData("1. a\n   - *b*\n2. c", "<ol class=\"list\"><li>a<ul><li><em>b</em></li></ul></li><li>c</li></ol>")]
+    [InlineData("no mark\n", "<ul class=\"list\"><li>no mark</li></ul>")]
+    [InlineData("- <b>x</b>", "<ul class=\"list\"><li>&lt;b&gt;x&lt;/b&gt;</li></ul>")]
+    public void Lists_are_nested_as_they_are_indented(string typed, string html) => Assert.Equal(html, Written("list", ("items", typed)));
+
+    [Fact]
+    public void A_short_row_of_a_table_is_filled_up()
+    {
+        var html = Written("table", ("caption", "c"), ("rows", "a | b\n| 1 |"));
+        Assert.Contains("<tr><th scope=\"row\">1</th><td></td></tr>", html, StringComparison.Ordinal);
+        Assert.Contains("<th scope=\"col\">b</th>", html, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_field_belongs_to_its_label_and_hint()
+    {
+        var html = Written("form-field", ("label", "Your name"), ("kind", "choice"), ("choices", "- a\n- b"), ("hint", "h"), ("off", "yes"));
+        Assert.Contains("<label for=\"field-x\">Your name</label>", html, StringComparison.Ordinal);
+        Assert.Contains("<select class=\"form-control\" id=\"field-x\" name=\"your-name\" aria-describedby=\"field-x-hint\" disabled=\"\"><option>a</option><option>b</option></select>", html, StringComparison.Ordinal);
+        Assert.Contains("<p class=\"form-hint\" id=\"field-x-hint\">h</p>", html, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_button_that_leads_nowhere_is_a_button() =>
+        Assert.Equal("<button class=\"button button-filled\" type=\"submit\" disabled=\"\">Go</button>", Written("button", ("label", "Go"), ("off", "yes")));
+
+    /// <summary>A block of a part's first look as it is written, without the white space between elements.</summary>
+    private static string Written(string part, params (string Slot, string Content)[] content)
+    {
+        var block = Demo.Site.Frame.Header with
+        {
+            Id = "x", Part = part, Look = Demo.Site.Looks.First(l => l.Part == part).Id, Blocks = [], Content = Demo.Site.Frame.Header.Content.Clear().AddRange(content.ToDictionary(c => c.Slot, c => c.Content)),
+        };
+        var html = PageWriter.Write(Demo.Site, Demo.Site.Pages[0] with { Sections = [block] }, Plain);
+        var main = html[(html.IndexOf("<main>", StringComparison.Ordinal) + 6)..html.IndexOf("</main>", StringComparison.Ordinal)];
+        return string.Concat(main.Split('\n').Select(l => l.Trim()));
     }
 }

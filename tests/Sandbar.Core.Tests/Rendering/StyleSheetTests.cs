@@ -42,6 +42,7 @@ public class StyleSheetTests
                 OriginKind.Role => Demo.Site.Palette.Schemes.Get(id).Colors.ContainsKey(detail),
                 OriginKind.Family => Demo.Site.Typography.Families.Find(id) is not null,
                 OriginKind.Edge => Demo.Site.Edges.Borders.Find(id) is not null || Demo.Site.Edges.Radii.Find(id) is not null || Demo.Site.Edges.Shadows.Find(id) is not null,
+                OriginKind.Fill => Demo.Site.Fills.Gradients.Find(id) is not null,
                 OriginKind.Size => int.Parse(detail) >= Demo.Site.Typography.Scale.Lowest && int.Parse(detail) <= Demo.Site.Typography.Scale.Highest,
                 OriginKind.Space => int.Parse(detail) <= Demo.Site.Spacing.Steps.Length,
                 OriginKind.Look => Demo.Site.Looks.Get(id).Cells.ContainsKey(detail),
@@ -79,7 +80,7 @@ public class StyleSheetTests
     {
         var site = Demo.Site.After(new SetCell("button-filled", "background", State.Rest, 820, null, "attention"));
         var hover = StyleSheetRenderer.Render(site).Rules.Where(r => r.Selector == ".button-filled:hover").ToList();
-        Assert.Equal(["var(--role-action-shade-1)", "var(--role-attention-shade-1)"], hover.Select(r => r.Declarations.Single(d => d.Name == "background-color").Value));
+        Assert.Equal(["var(--role-action-shade-1)", "var(--role-attention-shade-1)"], hover.Select(r => r.Declarations.Single(d => d.Name == "background").Value));
         Assert.Contains("--role-attention-shade-1: var(--color-pollen-shade-1)", StyleSheetText.Release(StyleSheetRenderer.Render(site), i => i.File), StringComparison.Ordinal);
     }
 
@@ -134,5 +135,24 @@ public class StyleSheetTests
         var site = Demo.Site.After(new RenameSite("*/ body { display: none } /*"));
         Assert.Empty(Parser.ParseStyleSheet(StyleSheetText.Release(StyleSheetRenderer.Render(site), i => i.File)).Errors);
         Assert.DoesNotContain(Parser.ParseStyleSheet(StyleSheetText.Release(StyleSheetRenderer.Render(site), i => i.File)).Rules, r => r is StyleRuleNode rule && rule.Items.Any(i => i is DeclarationNode { Name: "display" }));
+    }
+
+    [Fact]
+    public void A_scheme_turns_for_visitors_who_prefer_dark()
+    {
+        var turned = Assert.Single(Sheet.Rules, r => r.Dark);
+        var dusk = Sheet.Rules.Single(r => r.Key == "scheme dusk");
+        Assert.Equal("[data-scheme=\"day\"]", turned.Selector);
+        Assert.Equal(dusk.Declarations.Select(d => (d.Name, d.Value)), turned.Declarations.Select(d => (d.Name, d.Value)));
+        Assert.Contains("@media (prefers-color-scheme: dark) {\n    [data-scheme=\"day\"]", Text, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_gradient_is_a_fill_like_any_other()
+    {
+        var site = Demo.Site.After(new SetCell("section-banner", "background", State.Rest, null, null, "dawn"));
+        Assert.Contains(StyleSheetRenderer.Render(site).Rules, r => r.Key == "look section-banner rest" && r.Declarations.Any(d => d is { Name: "background", Value: "var(--gradient-dawn)" }));
+        Assert.Contains("--gradient-dawn: linear-gradient(160deg, var(--role-raised) 0%, var(--role-ground) 100%);", Text, StringComparison.Ordinal);
+        Assert.Equal("dawn", site.Looks.Get("section-banner").Cells["background"] is ReferenceValue { To: ReferenceKind.Gradient } value ? ValueText.Write(site, value) : "");
     }
 }

@@ -10,7 +10,7 @@ internal static class ButtonPart
         Id = "button",
         Name = "Button",
         Hook = ".button",
-        Slots = [new("label", "Label", SlotKind.Text, Required: true), new("to", "Leads to", SlotKind.Link)],
+        Slots = [new("label", "Label", SlotKind.Text, Required: true, Sample: "Borrow seeds"), new("to", "Leads to", SlotKind.Link), new("off", "Off", SlotKind.Choice) { Words = ["no", "yes"] }],
         Properties =
         [
             Properties.Background, Properties.TextColor, Properties.TextStyle, Properties.Underline,
@@ -41,6 +41,10 @@ internal static class ButtonPart
         [
             new(".button", ("display", "inline-block"), ("max-inline-size", "100%"), ("text-align", "center"), ("cursor", "pointer")),
         ],
-        Write = w => w.Element("a", w.Link("to"), () => w.Text("label")),
+        // What leads somewhere is a link; what does something here is a button.
+        Write = w => w.Element(
+            w.Has("to") ? "a" : "button",
+            w.Has("to") ? w.Link("to") : w.Is("off", "yes") ? [("type", "submit"), ("disabled", "")] : [("type", "submit")],
+            () => w.Text("label")),
     };
 }

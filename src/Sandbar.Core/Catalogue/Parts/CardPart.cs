@@ -10,11 +10,12 @@ internal static class CardPart
         Id = "card",
         Name = "Card",
         Hook = ".card",
+        HoldsBlocks = true,
         Slots =
         [
             new("picture", "Picture", SlotKind.Picture), new("alt", "Picture in words", SlotKind.Text),
-            new("eyebrow", "Eyebrow", SlotKind.Text), new("title", "Title", SlotKind.Text, Required: true),
-            new("text", "Text", SlotKind.Text), new("to", "Leads to", SlotKind.Link),
+            new("eyebrow", "Eyebrow", SlotKind.Text, Sample: "Root"), new("title", "Title", SlotKind.Text, Required: true, Sample: "Ferrol Blood"),
+            new("text", "Text", SlotKind.Text, Sample: "Small and very dark. Stores until March."), new("to", "Leads to", SlotKind.Link, Sample: "#"),
         ],
         Properties =
         [
@@ -45,6 +46,8 @@ internal static class CardPart
             new(".card-picture", ("display", "block"), ("inline-size", "100%"), ("block-size", "auto"), ("aspect-ratio", "3 / 2"), ("object-fit", "cover")),
             new(".card-body", ("display", "flex"), ("flex-direction", "column"), ("flex", "1")),
             new(".card-title, .card-text, .card-eyebrow", ("margin", "0")),
+            // What a card ends with stands at its foot, so that the buttons of a row line up.
+            new(".card-body > a:last-child", ("margin-block-start", "auto")),
             new(".card-link", ("color", "inherit"), ("text-decoration-line", "none")),
             // The title's link covers the card, so that the whole card can be clicked and is still read once.
             new(".card-link::after", ("content", "\"\""), ("position", "absolute"), ("inset", "0")),
@@ -61,6 +64,7 @@ internal static class CardPart
                     else w.Text("title");
                 });
                 if (w.Has("text")) w.Piece("p", "card-text", () => w.Text("text"));
+                w.Blocks();
             });
         }),
     };

@@ -10,7 +10,7 @@ internal static class LinkPart
         Id = "link",
         Name = "Link",
         Hook = ":where(a:not([class]))",
-        Slots = [new("text", "Text", SlotKind.Text, Required: true), new("to", "Leads to", SlotKind.Link)],
+        Slots = [new("text", "Text", SlotKind.Text, Required: true, Sample: "A link in a sentence"), new("to", "Leads to", SlotKind.Link, Sample: "#")],
         Properties =
         [
             Properties.TextColor, Properties.Background, Properties.Underline, Properties.UnderlineThickness, Properties.UnderlineOffset,

@@ -8,8 +8,12 @@ internal static class ParagraphPart
         Id = "paragraph",
         Name = "Paragraph",
         Hook = ".paragraph",
-        Slots = [new("text", "Text", SlotKind.Text, Required: true)],
-        Properties = [Properties.TextColor, Properties.TextStyle, Properties.TextAlign, Properties.Measure, Properties.SpaceBefore],
+        Slots = [new("text", "Text", SlotKind.Text, Required: true, Sample: "Every packet carries the name of whoever grew it last, and the year.")],
+        Properties = 
+        [
+            Properties.Background, Properties.TextColor, Properties.TextStyle, Properties.TextAlign, Properties.LineAbove, Properties.LineBelow,
+            Properties.Padding, Properties.Measure, Properties.SpaceBefore,
+        ],
         Looks =
         [
             new("Standard", ("text-colour", "text"), ("text-style", "Body"), ("measure", "38em")),

@@ -7,7 +7,7 @@ namespace Sandbar.Core.Samples.Pellwyn;
 /// <summary>Pellwyn Seed Library: a made-up neighbourhood library that lends the seeds of heritage vegetables.</summary>
 public static class PellwynSample
 {
-    private static readonly string[] Pictures = ["hero", "drawers", "bean", "beet", "pea", "tomato", "squash", "lettuce"];
+    private static readonly string[] Pictures = ["hero", "drawers", "bean", "beet", "pea", "tomato", "squash", "lettuce", "depths", "map"];
 
     public static Sample Create()
     {
@@ -25,10 +25,18 @@ public static class PellwynSample
             Type(),
             new([4, 8, 16, 24, 32, 56, 88]),
             Edges(),
+            new([
+                new("dawn", "dawn", "dawn", 160, [new(new ReferenceValue(ReferenceKind.Role, "raised", 0), 0), new(new ReferenceValue(ReferenceKind.Role, "ground", 0), 100)]),
+            ]),
             [],
             Frame(),
-            [PellwynPages.Home, PellwynPages.Catalogue],
-            [new("main", "Main", [new("main-home", "Home", "home"), new("main-catalogue", "Catalogue", "catalogue")])],
+            [PellwynPages.Home, PellwynPages.Catalogue, GuidePage.Page, WorkshopsPage.Page, MembershipPage.Page, ContactPage.Page],
+            [new("main", "Main",
+            [
+                new("main-home", "Home", "home"), new("main-catalogue", "Catalogue", "catalogue"),
+                new("main-guide", "Growing guide", "guide"), new("main-workshops", "Workshops", "workshops"),
+                new("main-membership", "Membership", "membership"), new("main-contact", "Contact", "contact"),
+            ])],
             [.. files.Select(f => f.Item)],
             new("""
                 /* The year beside the name, for the sixtieth season. */
@@ -68,7 +76,7 @@ public static class PellwynSample
                 ["attention-text"] = new(null, 0, "attention"),
                 ["focus"] = new("rain", 0, null),
                 ["selection"] = new("pollen", 3, null),
-            }.ToImmutableSortedDictionary(StringComparer.Ordinal)),
+            }.ToImmutableSortedDictionary(StringComparer.Ordinal), "dusk"),
             new("dusk", "Dusk", "dusk", new Dictionary<string, RoleColor>
             {
                 ["ground"] = new("leaf", -1, null),
@@ -84,7 +92,7 @@ public static class PellwynSample
                 ["attention-text"] = new(null, 0, "attention"),
                 ["focus"] = new("pollen", 2, null),
                 ["selection"] = new("leaf", -2, null),
-            }.ToImmutableSortedDictionary(StringComparer.Ordinal)),
+            }.ToImmutableSortedDictionary(StringComparer.Ordinal), null),
         ]);
 
     private static Design.Typography Type() => new(
@@ -113,6 +121,7 @@ public static class PellwynSample
         [
             new("hairline", "hairline", "hairline", new NumberValue(1, "px"), "solid", new ReferenceValue(ReferenceKind.Role, "line", 0)),
             new("action-line", "action line", "action-line", new NumberValue(1, "px"), "solid", new ReferenceValue(ReferenceKind.Role, "action", 0)),
+            new("field-line", "field line", "field-line", new NumberValue(1, "px"), "solid", new ReferenceValue(ReferenceKind.Role, "field-line", 0)),
             new("bright", "bright", "bright", new NumberValue(2, "px"), "solid", new ReferenceValue(ReferenceKind.Role, "attention", 0)),
             new("ring", "ring", "ring", new NumberValue(3, "px"), "solid", new ReferenceValue(ReferenceKind.Role, "focus", 0)),
         ],

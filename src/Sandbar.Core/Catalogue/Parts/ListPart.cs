@@ -1,0 +1,30 @@
+namespace Sandbar.Core.Catalogue.Parts;
+
+/// <summary>A list, with marks or numbers, nested as deep as it is indented.</summary>
+internal static class ListPart
+{
+    public static readonly Part Part = new()
+    {
+        Id = "list",
+        Name = "List",
+        Hook = ".list",
+        Slots = [new("items", "Items", SlotKind.List, Required: true, Sample: "- Sow in March\n  - under glass\n  - in the open from May\n- Thin to a hand's width")],
+        Properties =
+        [
+            Properties.TextColor, Properties.TextStyle, Properties.TextColor.For("marker", "Marker colour", " li::marker"),
+            Properties.Gap, Properties.Indent, Properties.Measure, Properties.SpaceBefore,
+        ],
+        Looks =
+        [
+            new("Standard",
+                ("text-colour", "text"), ("text-style", "Body"), ("marker-text-colour", "action"), ("gap", "space 1"), ("indent", "space 4"), ("measure", "38em")),
+        ],
+        Structure =
+        [
+            new(".list, .list :is(ul, ol)", ("display", "grid"), ("margin", "0")),
+            new(".list :is(li, ul, ol)", ("gap", "inherit")),
+            new(".list :is(ul, ol)", ("padding-inline-start", "1.5em"), ("margin-block-start", "0.25em")),
+        ],
+        Write = w => w.List("items"),
+    };
+}

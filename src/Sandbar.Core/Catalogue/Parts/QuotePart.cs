@@ -1,0 +1,35 @@
+namespace Sandbar.Core.Catalogue.Parts;
+
+/// <summary>Somebody's words, and whose they are.</summary>
+internal static class QuotePart
+{
+    public static readonly Part Part = new()
+    {
+        Id = "quote",
+        Name = "Quote",
+        Hook = ".quote",
+        Slots =
+        [
+            new("text", "Words", SlotKind.Text, Required: true, Sample: "A bean remembers the hill it grew on."),
+            new("source", "Whose", SlotKind.Text, Sample: "A neighbour"),
+        ],
+        Properties =
+        [
+            Properties.Background, Properties.TextColor, Properties.TextStyle,
+            Properties.TextColor.For("source", "Source colour", " figcaption"), Properties.TextStyle.For("source", "Source style", " figcaption"),
+            Properties.LineBeside, Properties.Radius, Properties.Padding, Properties.Gap, Properties.Measure,
+        ],
+        Looks =
+        [
+            new("Standard",
+                ("background", "none"), ("text-colour", "text"), ("text-style", "Subtitle"), ("source-text-colour", "quiet text"), ("source-text-style", "Caption"),
+                ("line-beside", "bright"), ("padding", "space 1 0 space 1 space 4"), ("gap", "space 2"), ("measure", "34em")),
+        ],
+        Structure = [new(".quote", ("display", "grid"), ("margin", "0")), new(".quote :is(blockquote, p)", ("margin", "0"))],
+        Write = w => w.Element("figure", [], () =>
+        {
+            w.Piece("blockquote", null, () => w.Piece("p", null, () => w.Text("text")));
+            if (w.Has("source")) w.Piece("figcaption", null, () => w.Text("source"));
+        }),
+    };
+}

@@ -1,0 +1,39 @@
+namespace Sandbar.Core.Catalogue.Parts;
+
+/// <summary>A table of rows and columns, its first row the head.</summary>
+internal static class TablePart
+{
+    public static readonly Part Part = new()
+    {
+        Id = "table",
+        Name = "Table",
+        Hook = ".table",
+        Slots =
+        [
+            new("caption", "Caption", SlotKind.Text, Required: true, Sample: "When to sow"),
+            new("rows", "Rows", SlotKind.Table, Required: true, Sample: "Kind | Under glass | In the open\nBeans | April | May\nLettuce | February | March"),
+        ],
+        Properties =
+        [
+            Properties.TextColor, Properties.TextStyle,
+            Properties.Background.For("head", "Head background", " thead"), Properties.TextColor.For("head", "Head colour", " th"), Properties.TextStyle.For("head", "Head style", " th"),
+            Properties.TextColor.For("caption", "Caption colour", " caption"), Properties.TextStyle.For("caption", "Caption style", " caption"),
+            Properties.Border, Properties.LineBelow.For("row", "Line below rows", " tr"), Properties.Radius, Properties.Padding.For("cell", "Padding", " :is(th, td)"),
+        ],
+        Looks =
+        [
+            new("Standard",
+                ("text-colour", "text"), ("text-style", "Body"), ("head-background", "none"), ("head-text-colour", "text"), ("head-text-style", "Label"),
+                ("caption-text-colour", "quiet text"), ("caption-text-style", "Caption"), ("border", "none"), ("row-line-below", "hairline"), ("cell-padding", "space 2 space 3 space 2 0")),
+        ],
+        Structure =
+        [
+            // A wide table scrolls in its own box, not the page.
+            new(".table", ("overflow-x", "auto")),
+            new(".table table", ("inline-size", "100%"), ("border-collapse", "collapse"), ("font", "inherit"), ("color", "inherit")),
+            new(".table :is(th, td)", ("text-align", "start"), ("vertical-align", "baseline")),
+            new(".table caption", ("text-align", "start"), ("padding-block-end", "0.5em")),
+        ],
+        Write = w => w.Table("rows", "caption"),
+    };
+}
