@@ -1,6 +1,8 @@
 using System.ComponentModel.DataAnnotations;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Sandbar.Core.Colors;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Rendering;
 using Sandbar.Store;
 
 namespace Sandbar.Server;
@@ -22,8 +24,16 @@ internal static class SiteEndpoints
 
         api.MapGet("/colors/plane", ([Range(0, 360)] double hue) => TypedResults.Ok(new PlaneView(hue, ColorPlane.Outline(hue, PlaneRows)))).WithName("getPlane");
 
-        api.MapGet("/sites/{slug}/sheet", async Task<Results<Ok<SheetView>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
-            await sites.FindAsync(slug, cancel) is { } head ? TypedResults.Ok(SheetView.Of(head.Stored.Version, head.Sheet)) : Missing(slug)).WithName("getSheet");
+        api.MapGet("/colors/vision/{kind}", Results<Ok<IReadOnlyList<double>>, NotFound> (string kind) =>
+            Enum.TryParse<VisionKind>(kind, ignoreCase: true, out var known) ? TypedResults.Ok(Vision.Numbers(known)) : TypedResults.NotFound()).WithName("getVision");
+
+        api.MapGet("/sites/{slug}/sheet", async Task<Results<Ok<SheetView>, ProblemHttpResult>> (string slug, bool? before, OpenSites sites, CancellationToken cancel) =>
+        {
+            if (await sites.FindAsync(slug, cancel) is not { } head) return Missing(slug);
+            if (before is not true) return TypedResults.Ok(SheetView.Of(head.Stored.Version, head.Sheet));
+            var earlier = History.BeforeLast(head.Stored.Journal, head.Stored.Site);
+            return TypedResults.Ok(SheetView.Of(head.Stored.Version, StyleSheetRenderer.Render(earlier)));
+        }).WithName("getSheet");
     }
 
     /// <summary>The answer where there is no such site.</summary>

@@ -63,9 +63,10 @@ public sealed record ColorView(
     }
 }
 
-public sealed record SchemeView(string Id, string Name, IReadOnlyList<RoleView> Roles)
+/// <param name="TurnsInto">Id of the scheme it turns into when the visitor prefers dark.</param>
+public sealed record SchemeView(string Id, string Name, string? TurnsInto, IReadOnlyList<RoleView> Roles)
 {
-    public static SchemeView Of(Site site, Scheme scheme) => new(scheme.Id, scheme.Name, [.. site.Palette.Roles.Select(r => RoleView.Of(site, scheme, r))]);
+    public static SchemeView Of(Site site, Scheme scheme) => new(scheme.Id, scheme.Name, scheme.TurnsInto, [.. site.Palette.Roles.Select(r => RoleView.Of(site, scheme, r))]);
 }
 
 /// <param name="Color">Id of the colour it is given; null where it is what reads best on <paramref name="ReadableOn"/>.</param>

@@ -24,6 +24,9 @@ export interface Editing {
   make: (edit: Edit, gesture?: string) => Promise<string | null>;
   reverse: (way: 'undo' | 'redo', overwrite?: boolean) => Promise<string | null>;
   forgetTrouble: () => void;
+  /** The sheet as it was before the last edit, while it is asked for. */
+  before: SheetView | null;
+  showBefore: (on: boolean) => void;
 }
 
 export type EditingStore = UseBoundStore<StoreApi<Editing>>;
@@ -32,6 +35,8 @@ export type EditingStore = UseBoundStore<StoreApi<Editing>>;
 export function createEditing(site: SiteView, sheet: SheetView, opened: number): EditingStore {
   const path = { slug: site.slug };
   const answeredEdits = { queue: Promise.resolve() as Promise<unknown> };
+
+  let wantsBefore = false;
 
   return create<Editing>((set, get) => {
     const trials = latestWins<Edit, TrialAnswer | RequestFailed>(
@@ -120,6 +125,19 @@ export function createEditing(site: SiteView, sheet: SheetView, opened: number):
           ),
         ),
       forgetTrouble: () => set({ trouble: null }),
+      before: null,
+      showBefore: (on) => {
+        wantsBefore = on;
+        if (!on) {
+          if (get().before) set({ before: null });
+          return;
+        }
+        void answered(api.GET('/api/sites/{slug}/sheet', { params: { path, query: { before: true } } }))
+          .then((sheetBefore) => {
+            if (wantsBefore) set({ before: sheetBefore });
+          })
+          .catch((failed: RequestFailed) => set({ trouble: failed.message }));
+      },
     };
   });
 }

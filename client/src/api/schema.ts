@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/colors/vision/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getVision"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{slug}/sheet": {
         parameters: {
             query?: never;
@@ -179,7 +195,7 @@ export interface components {
             name: string;
             value: string;
         };
-        Edit: components["schemas"]["EditRenameSite"] | components["schemas"]["EditAddColor"] | components["schemas"]["EditSetColor"] | components["schemas"]["EditRenameColor"] | components["schemas"]["EditRemoveColor"] | components["schemas"]["EditSetRole"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditTakeBack"];
+        Edit: components["schemas"]["EditRenameSite"] | components["schemas"]["EditAddColor"] | components["schemas"]["EditSetColor"] | components["schemas"]["EditRenameColor"] | components["schemas"]["EditRemoveColor"] | components["schemas"]["EditSetRole"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditTakeBack"];
         EditAddColor: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -280,6 +296,15 @@ export interface components {
             label: string;
             again: boolean;
         };
+        EditTurnScheme: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "turnScheme";
+            scheme: string;
+            into: null | string;
+        };
         FiguresView: {
             /** Format: int32 */
             stylesheetBytes: number;
@@ -379,6 +404,7 @@ export interface components {
         SchemeView: {
             id: string;
             name: string;
+            turnsInto: null | string;
             roles: components["schemas"]["RoleView"][];
         };
         SheetView: {
@@ -499,9 +525,40 @@ export interface operations {
             };
         };
     };
-    getSheet: {
+    getVision: {
         parameters: {
             query?: never;
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": number[];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    getSheet: {
+        parameters: {
+            query?: {
+                before?: boolean;
+            };
             header?: never;
             path: {
                 slug: string;

@@ -1,5 +1,6 @@
 import { NavLink, useSearchParams } from 'react-router';
 import { useEditing } from './editingContext';
+import { VIEW_PARAMS } from '../stage/view';
 import { COURSE } from './steps';
 
 /** The steps in working order. What the stage shows goes along from step to step. */
@@ -7,7 +8,7 @@ export function CourseBar() {
   const slug = useEditing((e) => e.site.slug);
   const [params] = useSearchParams();
   const kept = new URLSearchParams();
-  for (const name of ['page', 'width', 'scale', 'show']) {
+  for (const name of VIEW_PARAMS) {
     const value = params.get(name);
     if (value) kept.set(name, value);
   }

@@ -1,13 +1,15 @@
 import { Alert, App, Button, Skeleton } from 'antd';
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Navigate, useParams } from 'react-router';
 import { useOpenSite } from '../api/editing';
 import { PaletteStep } from '../steps/palette/PaletteStep';
 import { PartsStep } from '../steps/parts/PartsStep';
 import { Stage } from '../stage/Stage';
+import { useStageView } from '../stage/view';
 import { CourseBar } from './CourseBar';
 import { EditingContext, useActions, useEditing, useEditingStore } from './editingContext';
+import { Find } from './Find';
 import { useShortcuts } from './shortcuts';
 import { StatusLine } from './StatusLine';
 import { COURSE, type StepId } from './steps';
@@ -54,7 +56,10 @@ export function SitePage() {
 function Workplace() {
   const { site: slug, step } = useParams();
   const name = useEditing((e) => e.site.name);
-  useShortcuts();
+  const [finding, setFinding] = useState(false);
+  const openFind = useCallback(() => setFinding(true), []);
+  const [{ whole }] = useStageView();
+  useShortcuts(openFind);
   useSettledMark();
   useTrouble();
   const known = COURSE.flatMap((move) => move.steps).find((s) => s.id === step);
@@ -63,8 +68,8 @@ function Workplace() {
   }, [known, name]);
   if (!known) return <Navigate to={`/sites/${slug}/palette`} replace />;
   return (
-    <div className="workplace">
-      <TopBar />
+    <div className={whole ? 'workplace whole' : 'workplace'}>
+      <TopBar onFind={openFind} />
       <CourseBar />
       <main className="work">
         <Group orientation="horizontal" className="panels">
@@ -78,6 +83,7 @@ function Workplace() {
         </Group>
       </main>
       <StatusLine />
+      {finding && <Find onClose={() => setFinding(false)} />}
     </div>
   );
 }

@@ -1,9 +1,10 @@
 import { Button, Dropdown, Tooltip } from 'antd';
 import { useEditing } from './editingContext';
+import { KeysButton } from './KeysButton';
 import { useReverse } from './shortcuts';
 
 /** Site, undo and redo, save state, release. */
-export function TopBar() {
+export function TopBar({ onFind }: { onFind: () => void }) {
   const site = useEditing((e) => e.site);
   const saving = useEditing((e) => e.saving);
   const reverse = useReverse();
@@ -21,6 +22,10 @@ export function TopBar() {
         {saving ? 'Saving…' : site.version === 0 ? 'All changes saved' : `All changes saved · edit ${site.version}`}
       </span>
       <span className="spring" />
+      <KeysButton />
+      <button type="button" className="bar-button" onClick={onFind}>
+        Find <kbd>/</kbd>
+      </button>
       <Dropdown
         trigger={['click']}
         menu={{

@@ -1,6 +1,17 @@
 import { App } from 'antd';
 import { useCallback, useEffect } from 'react';
+import { useStageView } from '../stage/view';
 import { useActions } from './editingContext';
+import { singleKey } from './singleKeys';
+
+/** The keys, as they are told to the designer. */
+export const KEYS: { keys: string; does: string; single: boolean }[] = [
+  { keys: 'Ctrl Z', does: 'Undo', single: false },
+  { keys: 'Ctrl Y', does: 'Redo', single: false },
+  { keys: '/', does: 'Find a step, part, setting or page', single: true },
+  { keys: 'W', does: 'The stage alone, and back', single: true },
+  { keys: 'B, held', does: 'The stage as it was before the last edit', single: true },
+];
 
 /** Undo or redo; where somebody else has changed the same values since, it asks first. */
 export function useReverse(): (way: 'undo' | 'redo') => Promise<void> {
@@ -21,19 +32,39 @@ export function useReverse(): (way: 'undo' | 'redo') => Promise<void> {
   );
 }
 
-/** Ctrl or Cmd with Z and Y, outside fields, which have an undo of their own. */
-export function useShortcuts(): void {
+/** Ctrl or Cmd with Z and Y outside fields, which have an undo of their own; and the single keys. */
+export function useShortcuts(onFind: () => void): void {
   const reverse = useReverse();
+  const { showBefore } = useActions();
+  const [{ whole }, change] = useStageView();
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
-      if ((event.target as Element).closest('input, textarea, [contenteditable="true"]')) return;
       const key = event.key.toLowerCase();
-      if (key !== 'z' && key !== 'y') return;
-      event.preventDefault();
-      void reverse(key === 'y' || event.shiftKey ? 'redo' : 'undo');
+      if ((event.ctrlKey || event.metaKey) && !event.altKey && (key === 'z' || key === 'y')) {
+        if ((event.target as Element).closest('input, textarea, [contenteditable="true"]')) return;
+        event.preventDefault();
+        void reverse(key === 'y' || event.shiftKey ? 'redo' : 'undo');
+        return;
+      }
+      if (key === 'escape' && whole && !(event.target as Element).closest('[role="dialog"], [role="menu"]')) change({ whole: false });
+      const single = singleKey(event);
+      if (single === '/') {
+        event.preventDefault();
+        onFind();
+      } else if (single === 'w') change({ whole: !whole });
+      else if (single === 'b' && !event.repeat) showBefore(true);
     };
+    const onKeyUp = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() === 'b') showBefore(false);
+    };
+    const onBlur = () => showBefore(false);
     window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [reverse]);
+    window.addEventListener('keyup', onKeyUp);
+    window.addEventListener('blur', onBlur);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      window.removeEventListener('keyup', onKeyUp);
+      window.removeEventListener('blur', onBlur);
+    };
+  }, [reverse, showBefore, onFind, whole, change]);
 }

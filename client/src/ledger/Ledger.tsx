@@ -1,13 +1,24 @@
-import { useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { LookView, PartView, PropertyView, State } from '../api/client';
 import { differs, STATE_NAMES, type Widths } from './cells';
 import { LedgerCell } from './LedgerCell';
 
+interface Props {
+  part: PartView;
+  look: LookView;
+  widths: Widths;
+  /** Id of a property whose row is to be gone to. */
+  setting: string | null;
+}
+
 /** A look as a table: a row per property, a column per state. Rest stays; states without differences are folded. */
-export function Ledger({ part, look, widths }: { part: PartView; look: LookView; widths: Widths }) {
+export function Ledger({ part, look, widths, setting }: Props) {
   const [unfolded, setUnfolded] = useState<State[]>([]);
   const table = useRef<HTMLTableElement>(null);
   const isFolded = (state: State) => state !== 'rest' && !differs(look, state) && !unfolded.includes(state);
+  useEffect(() => {
+    if (setting) table.current?.querySelector<HTMLElement>(`tr[data-setting="${CSS.escape(setting)}"] button.cell`)?.focus();
+  }, [setting]);
   const groups = [...new Set(part.properties.map((p) => p.group))];
 
   /** Arrow keys lead from cell to cell, as in any table of values. */
@@ -92,7 +103,7 @@ interface RowProps {
 
 function Row({ part, look, property, widths, isFolded }: RowProps) {
   return (
-    <tr>
+    <tr data-setting={property.id}>
       <th scope="row" title={property.name}>
         {property.name}
       </th>

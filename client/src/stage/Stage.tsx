@@ -1,18 +1,21 @@
-import { useEffect, useRef, useState } from 'react';
-import type { Editing } from '../api/editing';
-import { useEditing, useEditingStore } from '../app/editingContext';
-import { FrameSheet } from './sheet';
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { answered, api, type LookView, type PartView } from '../api/client';
+import { useEditing } from '../app/editingContext';
+import { Frame } from './Frame';
 import { StageBar } from './StageBar';
-import { useStageView, WIDTHS } from './view';
+import { useStageView, WIDTHS, writeView, type StageView, type Viewport, type Vision } from './view';
 
-const MARGIN = 14;
+const GAP = 14;
+const PER_ROW = 3;
 
-/** The live page: a real viewport, scaled to fit or at its own size. */
+/** The live pages: real viewports, scaled to fit or at their own size. */
 export function Stage() {
   const pages = useEditing((e) => e.site.pages);
   const [view] = useStageView();
+  const [, setParams] = useSearchParams();
   const page = pages.find((p) => p.id === view.page) ?? pages[0];
-  const viewport = WIDTHS.find((w) => w.width === view.width) ?? WIDTHS[2];
   const room = useRef<HTMLDivElement>(null);
   const [roomWidth, setRoomWidth] = useState(0);
 
@@ -23,104 +26,89 @@ export function Stage() {
     return () => observer.disconnect();
   }, []);
 
-  const scale = view.fit && roomWidth > 0 ? Math.min(1, (roomWidth - 2 * MARGIN) / viewport.width) : 1;
+  const onSelect = useCallback(
+    (part: PartView, look: LookView, block: string | null) =>
+      setParams(
+        (before) => {
+          const next = writeView(before, { selected: block });
+          next.set('part', part.id);
+          next.set('look', look.id);
+          return next;
+        },
+        { replace: true },
+      ),
+    [setParams],
+  );
+
+  const one = WIDTHS.find((w) => w.width === view.width) ?? (WIDTHS[2] as Viewport);
+  const frames =
+    page === undefined
+      ? []
+      : view.span === 'widths'
+        ? WIDTHS.map((viewport) => ({ page, viewport, caption: `${viewport.width} × ${viewport.height}` }))
+        : view.span === 'pages'
+          ? pages.map((p) => ({ page: p, viewport: one, caption: p.name }))
+          : [{ page, viewport: one, caption: null }];
+  const scale = view.fit && roomWidth > 0 ? Math.min(1, fitting(view, roomWidth, one)) : 1;
   return (
     <section className="stage" aria-label="Stage">
       {page && <StageBar page={page.id} />}
+      <VisionFilter vision={view.vision} />
       {/* The room scrolls, so it must be reachable by key. */}
-      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-      <div className="stage-room" ref={room} tabIndex={0} role="group" aria-label={`${page?.name ?? 'No page'} at ${viewport.width} px`}>
-        {page ? (
-          <div className="stage-paper" style={{ width: viewport.width * scale, height: viewport.height * scale }}>
-            <Frame key={page.id} page={page.id} name={page.name} width={viewport.width} height={viewport.height} scale={scale} />
-          </div>
-        ) : (
-          <p className="empty">This site has no pages yet.</p>
-        )}
+      <div
+        className={`stage-room ${view.span}`}
+        ref={room}
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+        tabIndex={0}
+        role="group"
+        aria-label={
+          view.span === 'pages'
+            ? `Every page at ${view.width} px`
+            : `${page?.name ?? 'No page'} at ${view.span === 'one' ? `${view.width} px` : 'every width'}`
+        }
+        style={view.vision === 'full' ? undefined : { filter: 'url(#vision)' }}
+      >
+        {page === undefined && <p className="empty">This site has no pages yet.</p>}
+        {frames.map((f) => (
+          <figure key={`${f.page.id} ${f.viewport.width}`} className="stage-frame">
+            <Frame
+              page={f.page.id}
+              name={f.page.name}
+              viewport={f.viewport}
+              scale={scale}
+              leads={f.page.id === page?.id && (view.span !== 'widths' || f.viewport.width === view.width)}
+              onSelect={onSelect}
+            />
+            {f.caption && <figcaption>{f.caption}</figcaption>}
+          </figure>
+        ))}
       </div>
     </section>
   );
 }
 
-interface FrameProps {
-  page: string;
-  name: string;
-  width: number;
-  height: number;
-  scale: number;
+function fitting(view: StageView, room: number, one: Viewport): number {
+  const free = room - 2 * GAP;
+  if (view.span === 'one') return free / one.width;
+  if (view.span === 'pages') return (free - (PER_ROW - 1) * GAP) / PER_ROW / one.width;
+  return (free - (WIDTHS.length - 1) * GAP) / WIDTHS.reduce((sum, w) => sum + w.width, 0);
 }
 
-function Frame({ page, name, width, height, scale }: FrameProps) {
-  const slug = useEditing((e) => e.site.slug);
-  const store = useEditingStore();
-  const parts = useEditing((e) => e.site.parts);
-  const [{ show }] = useStageView();
-  const frame = useRef<HTMLIFrameElement>(null);
-  const [loaded, setLoaded] = useState<{ document: Document; sheets: FrameSheet } | null>(null);
-
-  // Straight from the answer to the page, without drawing anything of our own in between: the stage follows the hand.
-  useEffect(() => {
-    if (!loaded) return;
-    const follow = ({ sheet, trial }: Editing) => {
-      if (trial) {
-        loaded.sheets.try(trial);
-        return;
-      }
-      loaded.sheets.show(sheet);
-      markSettled(loaded.document, String(sheet.version));
-    };
-    follow(store.getState());
-    return store.subscribe((now, before) => {
-      if (now.sheet !== before.sheet || now.trial !== before.trial) follow(now);
-    });
-  }, [loaded, store]);
-
-  useEffect(() => {
-    if (!loaded) return;
-    for (const element of loaded.document.querySelectorAll('[data-force]')) element.removeAttribute('data-force');
-    if (show === 'rest') return;
-    const hooks = parts.filter((part) => part.states.includes(show)).map((part) => part.hook);
-    for (const element of loaded.document.querySelectorAll(hooks.join(','))) element.setAttribute('data-force', show);
-  }, [loaded, parts, show]);
-
-  const onLoad = () => {
-    const document = frame.current?.contentDocument;
-    if (!document) return;
-    // A plain link would lead the frame itself away; links within the page may scroll.
-    document.addEventListener(
-      'click',
-      (event) => {
-        const link = (event.target as Element).closest('a');
-        if (link && !link.getAttribute('href')?.startsWith('#')) event.preventDefault();
-      },
-      true,
-    );
-    const sheets = new FrameSheet(document);
-    sheets.show(store.getState().sheet);
-    setLoaded({ document, sheets });
-  };
-
-  return (
-    <iframe
-      ref={frame}
-      title={`Page ${name}`}
-      src={`/stage/${slug}/${page}`}
-      sandbox="allow-same-origin"
-      onLoad={onLoad}
-      style={{ width, height, transform: `scale(${scale})` }}
-    />
-  );
-}
-
-/** Tells from outside which version the stage shows, once its fonts and pictures are there. */
-function markSettled(document: Document, version: string): void {
-  const root = window.document.documentElement;
-  if (root.dataset.stage === version) return;
-  root.dataset.stage = '';
-  void document.fonts.ready.then(() => {
-    const pictures = [...document.images].map((image) => image.decode().catch(() => undefined));
-    void Promise.all(pictures).then(() => {
-      root.dataset.stage = version;
-    });
+/** The filter that shows colours as somebody with a colour-vision deficiency sees them; its numbers come from the core. */
+function VisionFilter({ vision }: { vision: Vision }) {
+  const numbers = useQuery({
+    queryKey: ['vision', vision],
+    queryFn: () => answered(api.GET('/api/colors/vision/{kind}', { params: { path: { kind: vision } } })),
+    enabled: vision !== 'full',
+    staleTime: Infinity,
   });
+  if (vision === 'full' || !numbers.data) return null;
+  const rows = [0, 3, 6].map((at) => [...numbers.data.slice(at, at + 3), 0, 0].join(' '));
+  return (
+    <svg width="0" height="0" aria-hidden="true" className="filters">
+      <filter id="vision" colorInterpolationFilters="linearRGB">
+        <feColorMatrix values={`${rows.join(' ')} 0 0 0 1 0`} />
+      </filter>
+    </svg>
+  );
 }

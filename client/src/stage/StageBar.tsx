@@ -1,10 +1,18 @@
-import { Segmented, Select } from 'antd';
+import { Button, Dropdown, Segmented, Select, Tooltip } from 'antd';
+import type { State } from '../api/client';
 import { useEditing } from '../app/editingContext';
-import { FORCED, useStageView, WIDTHS, type Forced } from './view';
+import { STATE_NAMES } from '../ledger/cells';
+import { PREFERENCES, STATES, useStageView, VISIONS, WIDTHS, type Preference, type Vision } from './view';
 
-const STATE_NAMES: Record<Forced, string> = { rest: 'Rest', hover: 'Hover', focus: 'Focus', pressed: 'Pressed' };
+const PREFERENCE_NAMES: Record<Preference, string> = { light: 'Prefers light', dark: 'Prefers dark' };
+const VISION_NAMES: Record<Vision, string> = {
+  full: 'All colours seen',
+  protanopia: 'Protanopia',
+  deuteranopia: 'Deuteranopia',
+  tritanopia: 'Tritanopia',
+};
 
-/** What the stage shows: page, width, size, state. */
+/** What the stage shows: page, width, size, and as whom. */
 export function StageBar({ page }: { page: string }) {
   const pages = useEditing((e) => e.site.pages);
   const [view, change] = useStageView();
@@ -19,10 +27,14 @@ export function StageBar({ page }: { page: string }) {
         className="page-choice"
       />
       <Segmented
-        aria-label="Width of the stage"
-        value={view.width}
-        options={WIDTHS.map((w) => ({ value: w.width, label: String(w.width), title: `${w.width} × ${w.height}` }))}
-        onChange={(width) => change({ width: Number(width) })}
+        aria-label="What the stage shows at once"
+        value={view.span === 'one' ? String(view.width) : view.span}
+        options={[
+          ...WIDTHS.map((w) => ({ value: String(w.width), label: String(w.width), title: `${w.width} × ${w.height}` })),
+          { value: 'widths', label: 'Every width' },
+          { value: 'pages', label: 'Every page' },
+        ]}
+        onChange={(value) => change(value === 'widths' || value === 'pages' ? { span: value } : { span: 'one', width: Number(value) })}
       />
       <Segmented
         aria-label="Size of the stage"
@@ -33,13 +45,55 @@ export function StageBar({ page }: { page: string }) {
         ]}
         onChange={(scale) => change({ fit: scale === 'fit' })}
       />
-      <Select
-        aria-label="Show as"
-        value={view.show}
-        options={FORCED.map((state) => ({ value: state, label: `Show as: ${STATE_NAMES[state]}` }))}
-        onChange={(show: Forced) => change({ show })}
-        className="show-as"
-      />
+      <ShowAs />
+      <Tooltip title={view.whole ? 'Back to the panel (W or Escape)' : 'The stage alone (W)'} trigger={['hover', 'focus']}>
+        <Button
+          aria-label="The stage alone"
+          aria-pressed={view.whole}
+          className="whole"
+          onClick={() => change({ whole: !view.whole })}
+          icon={
+            <svg viewBox="0 0 16 16" width="14" height="14" aria-hidden="true">
+              <path d="M2 6V2h4M10 2h4v4M14 10v4h-4M6 14H2v-4" fill="none" stroke="currentColor" strokeWidth="1.6" />
+            </svg>
+          }
+        />
+      </Tooltip>
     </div>
+  );
+}
+
+/** State, the visitor's preference and vision in one menu; what is not usual stands on its button. */
+function ShowAs() {
+  const [view, change] = useStageView();
+  const active = [
+    view.show !== 'rest' && STATE_NAMES[view.show],
+    view.prefers === 'dark' && 'dark',
+    view.vision !== 'full' && VISION_NAMES[view.vision],
+  ].filter(Boolean);
+  return (
+    <Dropdown
+      trigger={['click']}
+      menu={{
+        selectable: true,
+        multiple: true,
+        selectedKeys: [`show ${view.show}`, `prefers ${view.prefers}`, `vision ${view.vision}`],
+        onClick: ({ key }) => {
+          const [what, value] = key.split(' ');
+          if (what === 'show') change({ show: value as State });
+          else if (what === 'prefers') change({ prefers: value as Preference });
+          else change({ vision: value as Vision });
+        },
+        items: [
+          { type: 'group', label: 'State', children: STATES.map((s) => ({ key: `show ${s}`, label: STATE_NAMES[s] })) },
+          { type: 'group', label: 'Visitor', children: PREFERENCES.map((p) => ({ key: `prefers ${p}`, label: PREFERENCE_NAMES[p] })) },
+          { type: 'group', label: 'Vision', children: VISIONS.map((v) => ({ key: `vision ${v}`, label: VISION_NAMES[v] })) },
+        ],
+      }}
+    >
+      <Button className="show-as" title={active.join(' · ')}>
+        {active.length === 0 ? 'Show as' : `Show as: ${active.join(' · ')}`}
+      </Button>
+    </Dropdown>
   );
 }

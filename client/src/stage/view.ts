@@ -1,44 +1,86 @@
 import { useSearchParams } from 'react-router';
+import type { State } from '../api/client';
+
+export interface Viewport {
+  width: number;
+  height: number;
+}
 
 /** The widths the stage shows, with the height of each viewport. */
-export const WIDTHS = [
+export const WIDTHS: readonly Viewport[] = [
   { width: 390, height: 844 },
   { width: 820, height: 1180 },
   { width: 1280, height: 800 },
-] as const;
+];
 
-export const FORCED = ['rest', 'hover', 'focus', 'pressed'] as const;
-export type Forced = (typeof FORCED)[number];
+export const STATES: readonly State[] = ['rest', 'current', 'hover', 'focus', 'pressed', 'off'];
+
+/** One page at one width, one at every width, or every page at one width. */
+export const SPANS = ['one', 'widths', 'pages'] as const;
+export type Span = (typeof SPANS)[number];
+
+export const PREFERENCES = ['light', 'dark'] as const;
+export type Preference = (typeof PREFERENCES)[number];
+
+export const VISIONS = ['full', 'protanopia', 'deuteranopia', 'tritanopia'] as const;
+export type Vision = (typeof VISIONS)[number];
 
 /** How the stage looks at the site: all of it stands in the address. */
 export interface StageView {
   page: string | null;
   width: number;
+  span: Span;
   fit: boolean;
-  show: Forced;
+  show: State;
+  prefers: Preference;
+  vision: Vision;
+  /** Whether the stage has the whole window. */
+  whole: boolean;
+  /** Id of the block selected on stage. */
+  selected: string | null;
+}
+
+/** The names under which the view stands in the address: they go along from step to step. */
+export const VIEW_PARAMS = ['page', 'width', 'span', 'scale', 'show', 'prefers', 'vision', 'selected'] as const;
+
+const among = <T extends string>(words: readonly T[], word: string | null, otherwise: T): T => words.find((w) => w === word) ?? otherwise;
+
+export function readView(params: URLSearchParams): StageView {
+  const width = Number(params.get('width'));
+  return {
+    page: params.get('page'),
+    width: WIDTHS.some((w) => w.width === width) ? width : 1280,
+    span: among(SPANS, params.get('span'), 'one'),
+    fit: params.get('scale') !== '100',
+    show: among(STATES, params.get('show'), 'rest'),
+    prefers: among(PREFERENCES, params.get('prefers'), 'light'),
+    vision: among(VISIONS, params.get('vision'), 'full'),
+    whole: params.get('whole') === 'yes',
+    selected: params.get('selected'),
+  };
+}
+
+/** The address with parts of the view changed; what is as it would be anyway is left out. */
+export function writeView(before: URLSearchParams, change: Partial<StageView>): URLSearchParams {
+  const next = new URLSearchParams(before);
+  const put = (name: string, value: string | null | undefined, otherwise: string) => {
+    if (value === undefined) return;
+    if (value === null || value === otherwise) next.delete(name);
+    else next.set(name, value);
+  };
+  put('page', change.page, '');
+  put('width', change.width === undefined ? undefined : String(change.width), '1280');
+  put('span', change.span, 'one');
+  put('scale', change.fit === undefined ? undefined : change.fit ? 'fit' : '100', 'fit');
+  put('show', change.show, 'rest');
+  put('prefers', change.prefers, 'light');
+  put('vision', change.vision, 'full');
+  put('whole', change.whole === undefined ? undefined : change.whole ? 'yes' : 'no', 'no');
+  put('selected', change.selected, '');
+  return next;
 }
 
 export function useStageView(): [StageView, (change: Partial<StageView>) => void] {
   const [params, setParams] = useSearchParams();
-  const width = Number(params.get('width'));
-  const show = params.get('show') as Forced;
-  const view: StageView = {
-    page: params.get('page'),
-    width: WIDTHS.some((w) => w.width === width) ? width : 1280,
-    fit: params.get('scale') !== '100',
-    show: FORCED.includes(show) ? show : 'rest',
-  };
-  const change = (part: Partial<StageView>) =>
-    setParams(
-      (before) => {
-        const next = new URLSearchParams(before);
-        if (part.page) next.set('page', part.page);
-        if (part.width) next.set('width', String(part.width));
-        if (part.fit !== undefined) next.set('scale', part.fit ? 'fit' : '100');
-        if (part.show) next.set('show', part.show);
-        return next;
-      },
-      { replace: true },
-    );
-  return [view, change];
+  return [readView(params), (change) => setParams((before) => writeView(before, change), { replace: true })];
 }

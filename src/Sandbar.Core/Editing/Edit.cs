@@ -29,6 +29,7 @@ public sealed record Outcome
 [JsonDerivedType(typeof(RenameColor), "renameColor")]
 [JsonDerivedType(typeof(RemoveColor), "removeColor")]
 [JsonDerivedType(typeof(SetRole), "setRole")]
+[JsonDerivedType(typeof(TurnScheme), "turnScheme")]
 [JsonDerivedType(typeof(SetCell), "setCell")]
 [JsonDerivedType(typeof(SetOverrides), "setOverrides")]
 [JsonDerivedType(typeof(TakeBack), "takeBack")]

@@ -42,6 +42,13 @@ public static class History
         return null;
     }
 
+    /// <summary>The site as it was before the last gesture, or as it is where there was none.</summary>
+    public static Site BeforeLast(IReadOnlyList<JournalEntry> journal, Site site)
+    {
+        for (var i = journal.Count - 1; i >= 0 && journal[i].Gesture == journal[^1].Gesture; i--) site = journal[i].Patch.Inverse().Apply(site);
+        return site;
+    }
+
     /// <summary>Gestures that hold: taken back by none that holds itself.</summary>
     private static HashSet<string> ActiveGestures(IReadOnlyList<JournalEntry> journal)
     {

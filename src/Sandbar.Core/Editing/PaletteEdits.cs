@@ -113,6 +113,26 @@ public sealed record SetRole(string Scheme, string Role, RoleColor Choice) : Edi
     }
 }
 
+/// <summary>Says which scheme a scheme turns into when the visitor prefers dark.</summary>
+/// <param name="Into">Id of a scheme; null where it stays as it is.</param>
+public sealed record TurnScheme(string Scheme, string? Into) : Edit
+{
+    public override Outcome Apply(Site site)
+    {
+        var schemes = site.Palette.Schemes;
+        if (schemes.Find(Scheme) is not { } scheme) return new Problem("/scheme", "This scheme is no longer there.");
+        if (Into is not null && schemes.Find(Into) is null) return new Problem("/into", "The scheme to turn into is no longer there.");
+        if (Into == Scheme) return new Problem("/into", "A scheme cannot turn into itself. Let it stay as it is instead.");
+        return PaletteEdits.With(site, p => p with { Schemes = p.Schemes.Put(scheme with { TurnsInto = Into }) });
+    }
+
+    public override string Describe(Site site)
+    {
+        var name = site.Palette.Schemes.Find(Scheme)?.Name ?? "Scheme";
+        return Into is null ? $"{name} stays when the visitor prefers dark" : $"{name} turns into {site.Palette.Schemes.Find(Into)?.Name}";
+    }
+}
+
 internal static class PaletteEdits
 {
     public static readonly Problem GoneColor = new("/color", "This colour is no longer in the palette.");

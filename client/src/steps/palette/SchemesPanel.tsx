@@ -9,6 +9,7 @@ type RoleView = Schemas['RoleView'];
 export function SchemesPanel() {
   const schemes = useEditing((e) => e.site.schemes);
   const [params, setParams] = useSearchParams();
+  const { make } = useActions();
   const scheme = schemes.find((s) => s.id === params.get('scheme')) ?? schemes[0];
   if (!scheme) return <p className="empty">This site has no scheme.</p>;
   return (
@@ -30,7 +31,20 @@ export function SchemesPanel() {
             )
           }
         />
-        <span className="quiet">roles to colours, and how they read (WCAG 2.2)</span>
+        <span className="turns">
+          <span className="quiet">Visitor prefers dark:</span>
+          <Select
+            aria-label={`What ${scheme.name} turns into when the visitor prefers dark`}
+            size="small"
+            value={scheme.turnsInto ?? ''}
+            options={[
+              { value: '', label: 'stays as it is' },
+              ...schemes.filter((s) => s.id !== scheme.id).map((s) => ({ value: s.id, label: `turns into ${s.name}` })),
+            ]}
+            popupMatchSelectWidth={false}
+            onChange={(into: string) => void make({ kind: 'turnScheme', scheme: scheme.id, into: into || null })}
+          />
+        </span>
       </div>
       <table className="roles" aria-label={`Roles in ${scheme.name}`}>
         <thead>

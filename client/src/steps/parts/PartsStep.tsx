@@ -61,7 +61,7 @@ export function PartsStep() {
         </code>
       </div>
       <div className="ledger-room">
-        <Ledger key={look.id} part={part} look={look} widths={choice?.widths ?? ALL_WIDTHS} />
+        <Ledger key={look.id} part={part} look={look} widths={choice?.widths ?? ALL_WIDTHS} setting={params.get('setting')} />
       </div>
     </section>
   );

@@ -1,0 +1,135 @@
+import { useEffect, useRef, useState } from 'react';
+import type { LookView, PartView } from '../api/client';
+import type { Editing } from '../api/editing';
+import { useEditing, useEditingStore } from '../app/editingContext';
+import { Selection } from './Selection';
+import { frameGone, frameLoads, frameShows } from './settled';
+import { FrameSheet } from './sheet';
+import { useStageView, type Viewport } from './view';
+
+/** How long a frame that is not looked at waits while the hand moves, ms: six at once would cost the one that is. */
+const BEHIND = 120;
+
+interface Props {
+  page: string;
+  name: string;
+  viewport: Viewport;
+  scale: number;
+  /** Whether this is the frame being looked at: it follows at once. */
+  leads: boolean;
+  onSelect: (part: PartView, look: LookView, block: string | null) => void;
+}
+
+/** A page in a viewport of its own. */
+export function Frame({ page, name, viewport, scale, leads, onSelect }: Props) {
+  const slug = useEditing((e) => e.site.slug);
+  const store = useEditingStore();
+  const parts = useEditing((e) => e.site.parts);
+  const [{ show, prefers, selected }] = useStageView();
+  const frame = useRef<HTMLIFrameElement>(null);
+  const [loaded, setLoaded] = useState<{ document: Document; sheets: FrameSheet } | null>(null);
+  const [clicked, setClicked] = useState<HTMLElement | null>(null);
+
+  useEffect(() => {
+    const key = frame;
+    frameLoads(key);
+    return () => frameGone(key);
+  }, []);
+
+  // Straight from the answer to the page, without drawing anything of our own in between: the stage follows the hand.
+  useEffect(() => {
+    if (!loaded) return;
+    let timer = 0;
+    const follow = ({ sheet, trial, before }: Editing) => {
+      if (before) {
+        loaded.sheets.show(before);
+        return;
+      }
+      if (trial) {
+        loaded.sheets.try(trial);
+        return;
+      }
+      loaded.sheets.show(sheet);
+      frameShows(frame, loaded.document, String(sheet.version));
+    };
+    follow(store.getState());
+    const unsubscribe = store.subscribe((now, before) => {
+      if (now.sheet === before.sheet && now.trial === before.trial && now.before === before.before) return;
+      if (leads) follow(now);
+      else if (timer === 0)
+        timer = window.setTimeout(() => {
+          timer = 0;
+          follow(store.getState());
+        }, BEHIND);
+    });
+    return () => {
+      unsubscribe();
+      window.clearTimeout(timer);
+    };
+  }, [loaded, store, leads]);
+
+  useEffect(() => {
+    if (!loaded) return;
+    for (const element of loaded.document.querySelectorAll('[data-force]')) element.removeAttribute('data-force');
+    if (show === 'rest') return;
+    const hooks = parts.filter((part) => part.states.includes(show)).map((part) => part.hook);
+    for (const element of loaded.document.querySelectorAll(hooks.join(','))) element.setAttribute('data-force', show);
+  }, [loaded, parts, show]);
+
+  useEffect(() => {
+    if (!loaded) return;
+    const onClick = (event: MouseEvent) => {
+      const target = event.target as HTMLElement;
+      const link = target.closest('a');
+      // A plain link would lead the frame itself away; links within the page may scroll. Forms go nowhere.
+      if ((link && !link.getAttribute('href')?.startsWith('#')) || target.closest('button')) event.preventDefault();
+      const found = nearest(target, parts);
+      if (!found) return;
+      setClicked(found.element);
+      onSelect(found.part, found.look, found.element.closest('[data-block]')?.getAttribute('data-block') ?? null);
+    };
+    loaded.document.addEventListener('click', onClick, true);
+    return () => loaded.document.removeEventListener('click', onClick, true);
+  }, [loaded, parts, onSelect]);
+
+  const onLoad = () => {
+    const document = frame.current?.contentDocument;
+    if (!document) return;
+    const sheets = new FrameSheet(document);
+    sheets.show(store.getState().sheet);
+    setLoaded({ document, sheets });
+  };
+
+  const block = clicked?.closest('[data-block]')?.getAttribute('data-block');
+  const element =
+    loaded && selected
+      ? clicked?.isConnected && block === selected
+        ? clicked
+        : loaded.document.querySelector<HTMLElement>(`[data-block="${CSS.escape(selected)}"]`)
+      : null;
+  return (
+    <div className="stage-paper" style={{ width: viewport.width * scale, height: viewport.height * scale }}>
+      <iframe
+        ref={frame}
+        title={`Page ${name} at ${viewport.width} px`}
+        src={`/stage/${slug}/${page}`}
+        sandbox="allow-same-origin"
+        onLoad={onLoad}
+        // The frame's own colour scheme is what its page finds the visitor to prefer.
+        style={{ width: viewport.width, height: viewport.height, transform: `scale(${scale})`, colorScheme: prefers }}
+      />
+      {element && <Selection element={element} scale={scale} />}
+    </div>
+  );
+}
+
+/** The nearest element around a place that some look is for. */
+function nearest(target: HTMLElement, parts: readonly PartView[]): { element: HTMLElement; part: PartView; look: LookView } | null {
+  for (let element: HTMLElement | null = target; element; element = element.parentElement) {
+    for (const part of parts) {
+      const look = part.looks.find((l) => element?.matches(l.selector));
+      if (look) return { element, part, look };
+    }
+  }
+  return null;
+}

@@ -1,0 +1,25 @@
+import { expect, test } from 'vitest';
+import { readView, writeView } from './view';
+
+test('an address nobody wrote shows the first page whole', () => {
+  expect(readView(new URLSearchParams('width=12&show=x&vision=cat'))).toEqual({
+    page: null,
+    width: 1280,
+    span: 'one',
+    fit: true,
+    show: 'rest',
+    prefers: 'light',
+    vision: 'full',
+    whole: false,
+    selected: null,
+  });
+});
+
+test('what is written is read again, and what is usual is left out', () => {
+  const change = { width: 390, span: 'pages', fit: false, show: 'hover', prefers: 'dark', vision: 'tritanopia', whole: true } as const;
+  const written = writeView(new URLSearchParams('color=beet'), change);
+  expect(readView(written)).toMatchObject(change);
+  expect(written.get('color')).toBe('beet');
+  const back = writeView(written, { width: 1280, span: 'one', fit: true, show: 'rest', prefers: 'light', vision: 'full', whole: false });
+  expect(back.toString()).toBe('color=beet');
+});
