@@ -24,6 +24,9 @@ internal static class SiteEndpoints
 
         api.MapGet("/colors/plane", ([Range(0, 360)] double hue) => TypedResults.Ok(new PlaneView(hue, ColorPlane.Outline(hue, PlaneRows)))).WithName("getPlane");
 
+        api.MapGet("/sites/{slug}/pairs", async Task<Results<Ok<PairsView>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
+            await sites.FindAsync(slug, cancel) is { } head ? TypedResults.Ok(PairsView.Of(head.Stored.Site, head.Stored.Version)) : Missing(slug)).WithName("getPairs");
+
         api.MapGet("/colors/vision/{kind}", Results<Ok<IReadOnlyList<double>>, NotFound> (string kind) =>
             Enum.TryParse<VisionKind>(kind, ignoreCase: true, out var known) ? TypedResults.Ok(Vision.Numbers(known)) : TypedResults.NotFound()).WithName("getVision");
 

@@ -1,3 +1,5 @@
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
 using Sandbar.Tests;
 
 namespace Sandbar.Browser.Tests;
@@ -43,5 +45,40 @@ public sealed class ReleaseTests(Workplace workplace) : IClassFixture<Workplace>
             workplace.Browser.Driver.Navigate().GoToUrl(new Uri(released.Address, Path.GetFileName(file)));
             Assert.Empty(Styles.Violations(workplace.Browser));
         }
+    }
+
+    /// <summary>What axe-core measures on the released pages is what our own pairs say: colour by colour, ratio by ratio, none missing.</summary>
+    [Fact]
+    public async Task Pairs_in_use_are_those_that_axe_finds()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        // The demo's own overrides are not counted: without them.
+        var version = (await workplace.Server.SiteAsync()).Version();
+        await workplace.Server.EditAsync(version, new { kind = "setOverrides", css = "" }).OkAsync();
+        var pairs = (await workplace.Server.Client.GetFromJsonAsync<JsonObject>("/api/sites/pellwyn/pairs", cancel))!;
+        Assert.False(pairs["overridesNotCounted"]!.GetValue<bool>());
+        var ours = pairs["pairs"]!.AsArray().Where(p => p!["kind"]!.GetValue<string>() is "text" or "largeText" && p["state"]!.GetValue<string>() is "rest" or "current")
+            .ToLookup(p => (p!["foreground"]!.GetValue<string>(), p["ground"]!.GetValue<string>()), p => p!["ratio"]!.GetValue<double>());
+        await using var released = await Released.UnpackAsync(await workplace.Server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/pages.zip", cancel));
+        var seen = new HashSet<(string, string)>();
+        foreach (var scheme in new[] { "light", "dark" })
+        {
+            workplace.Browser.Driver.ExecuteCdpCommand("Emulation.setEmulatedMedia", new Dictionary<string, object?> { ["features"] = new[] { new Dictionary<string, object> { ["name"] = "prefers-color-scheme", ["value"] = scheme } } });
+            foreach (var file in Directory.GetFiles(released.Folder, "*.html"))
+            {
+                workplace.Browser.Driver.Navigate().GoToUrl(new Uri(released.Address, Path.GetFileName(file)));
+                foreach (var (foreground, ground, ratio) in Styles.Contrasts(workplace.Browser))
+                {
+                    Assert.True(ours.Contains((foreground, ground)), $"{Path.GetFileName(file)} ({scheme}): axe finds {foreground} on {ground}, the pairs do not.");
+                    // axe-core cuts off after two decimals, as we do, but computes from rounded channels.
+                    Assert.All(ours[(foreground, ground)], r => Assert.Equal(ratio, r, 0.011));
+                    seen.Add((foreground, ground));
+                }
+            }
+        }
+        workplace.Browser.Driver.ExecuteCdpCommand("Emulation.setEmulatedMedia", new Dictionary<string, object?> { ["features"] = Array.Empty<object>() });
+        var missed = ours.Select(o => o.Key).Except(seen).ToList();
+        // What axe-core does not measure: what a visitor types into a field.
+        Assert.All(missed, m => Assert.Contains(pairs["pairs"]!.AsArray(), p => p!["property"]!.GetValue<string>() == "control-text-colour" && p["foreground"]!.GetValue<string>() == m.Item1 && p["ground"]!.GetValue<string>() == m.Item2));
     }
 }

@@ -55,6 +55,7 @@ public sealed class StageTests(Workplace workplace) : IClassFixture<Workplace>
             }
             Browser.Starting("button", $"Opacity in {char.ToUpperInvariant(state[0])}{state[1..]}").Click();
             Browser.Press(expected + Keys.Enter);
+            Browser.Settle();
             Browser.Open(workplace.At($"/sites/pellwyn/parts?show={state}"));
             Assert.Equal(expected, Browser.StageStyle(".button-outlined", "opacity"));
         }

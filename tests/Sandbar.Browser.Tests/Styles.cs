@@ -53,4 +53,16 @@ internal static class Styles
             """)!;
         return JsonSerializer.Deserialize<List<string>>(found)!;
     }
+
+    /// <summary>Every pair of text and ground axe-core measures on the page at hand, as hex, with its ratio.</summary>
+    public static List<(string Foreground, string Ground, double Ratio)> Contrasts(Sandbar.Tests.Browser browser)
+    {
+        browser.Driver.ExecuteScript(Axe);
+        var found = (string)browser.Driver.ExecuteAsyncScript("""
+            const done = arguments[arguments.length - 1];
+            axe.run(document, { runOnly: ['color-contrast'] }).then(r => done(JSON.stringify([...r.passes, ...r.violations].flatMap(v => v.nodes)
+              .flatMap(n => n.any).map(c => c.data).filter(d => d && d.fgColor && d.bgColor).map(d => [d.fgColor, d.bgColor, String(d.contrastRatio)]))), e => done('[]'));
+            """)!;
+        return [.. JsonSerializer.Deserialize<List<List<string>>>(found)!.Select(d => (d[0], d[1], double.Parse(d[2])))];
+    }
 }

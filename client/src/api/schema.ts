@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{slug}/pairs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPairs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/colors/vision/{kind}": {
         parameters: {
             query?: never;
@@ -329,6 +345,27 @@ export interface components {
             name: string;
             slug: string;
         };
+        PairInUseView: {
+            kind: components["schemas"]["PairKind"];
+            part: string;
+            look: string;
+            property: string;
+            state: components["schemas"]["State"];
+            where: string;
+            scheme: string;
+            foreground: string;
+            ground: string;
+            /** Format: double */
+            ratio: number;
+            /** Format: double */
+            target: number;
+            passes: boolean;
+            pages: string[];
+            /** Format: int32 */
+            places: number;
+        };
+        /** @enum {unknown} */
+        PairKind: "text" | "largeText" | "line" | "focusRing";
         PairView: {
             on: string;
             /** Format: double */
@@ -336,6 +373,13 @@ export interface components {
             /** Format: double */
             target: number;
             passes: boolean;
+        };
+        PairsView: {
+            /** Format: int64 */
+            version: number;
+            overridesNotCounted: boolean;
+            lowest: null | components["schemas"]["PairInUseView"];
+            pairs: components["schemas"]["PairInUseView"][];
         };
         PartView: {
             id: string;
@@ -521,6 +565,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlaneView"];
+                };
+            };
+        };
+    };
+    getPairs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PairsView"];
                 };
             };
         };

@@ -1,11 +1,22 @@
+import { usePairs } from '../api/pairs';
 import { useEditing } from './editingContext';
 
-/** The last edit, and what the stylesheet weighs. */
+/** The text that reads worst, the last edit, and what the stylesheet weighs. */
 export function StatusLine() {
   const last = useEditing((e) => e.site.history.last);
   const bytes = useEditing((e) => e.site.figures.stylesheetBytes);
+  const pairs = usePairs().data;
   return (
     <footer className="status-line">
+      {pairs?.lowest && (
+        <span className="lowest" title={pairs.lowest.where}>
+          Lowest text contrast{' '}
+          <strong className={pairs.lowest.passes ? 'pass' : 'fail'}>
+            {pairs.lowest.ratio.toFixed(2)} : 1 {pairs.lowest.passes ? 'meets AA' : `needs ${pairs.lowest.target}`}
+          </strong>
+          {pairs.overridesNotCounted && ' · overrides not counted'}
+        </span>
+      )}
       <span className="last-edit">
         {last ? (
           <>

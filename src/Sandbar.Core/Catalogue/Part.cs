@@ -19,6 +19,9 @@ public enum SlotKind
     /// <summary>Text with emphasis and links, in the inline marks of CommonMark.</summary>
     Text,
 
+    /// <summary>Words that are read out and not shown.</summary>
+    Spoken,
+
     /// <summary>A page's id, or an anchor (<c>#name</c>).</summary>
     Link,
 
@@ -74,6 +77,9 @@ public sealed record Part
 
     /// <summary>The piece inside whose states the part takes, such as the field of a form field; empty where they are the element's own.</summary>
     public string StateOf { get; init; } = "";
+
+    /// <summary>Whether its border must be told from what is around it (WCAG 2.2, 1.4.11), as that of a field, which nothing else shows.</summary>
+    public bool NeedsBoundary { get; init; }
 
     public Layer Layer { get; init; } = Layer.Parts;
 

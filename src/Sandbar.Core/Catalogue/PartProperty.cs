@@ -71,5 +71,8 @@ public sealed record PartProperty
     public decimal Max { get; init; } = 10_000;
 
     /// <summary>The same property for a piece of the part.</summary>
-    public PartProperty For(string piece, string name, string target) => this with { Id = $"{piece}-{Id}", Name = name, Target = target };
+    public PartProperty For(string piece, string name, string target) => this with { Id = $"{piece}-{Id}", Piece = piece, Name = name, Target = target };
+
+    /// <summary>The piece of the part it is for; empty for the part itself. Where a slot is called the same, the piece is there when the slot holds something.</summary>
+    public string Piece { get; init; } = "";
 }

@@ -1,12 +1,14 @@
 import { Segmented } from 'antd';
 import { useSearchParams } from 'react-router';
 import { ColorsPanel } from './ColorsPanel';
+import { PairsPanel } from './PairsPanel';
 import { SchemesPanel } from './SchemesPanel';
 
 /** Colours, their tints and shades, and what they are for. */
 export function PaletteStep() {
   const [params, setParams] = useSearchParams();
-  const part = params.get('view') === 'schemes' ? 'schemes' : 'colours';
+  const view = params.get('view');
+  const part = view === 'schemes' || view === 'pairs' ? view : 'colours';
   const turn = (view: string) =>
     setParams(
       (before) => {
@@ -26,11 +28,14 @@ export function PaletteStep() {
           options={[
             { value: 'colours', label: 'Colours' },
             { value: 'schemes', label: 'Schemes' },
+            { value: 'pairs', label: 'Pairs' },
           ]}
           onChange={turn}
         />
       </div>
-      {part === 'colours' ? <ColorsPanel /> : <SchemesPanel />}
+      {part === 'colours' && <ColorsPanel />}
+      {part === 'schemes' && <SchemesPanel />}
+      {part === 'pairs' && <PairsPanel />}
     </section>
   );
 }

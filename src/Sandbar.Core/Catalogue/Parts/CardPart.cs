@@ -13,7 +13,7 @@ internal static class CardPart
         HoldsBlocks = true,
         Slots =
         [
-            new("picture", "Picture", SlotKind.Picture), new("alt", "Picture in words", SlotKind.Text),
+            new("picture", "Picture", SlotKind.Picture), new("alt", "Picture in words", SlotKind.Spoken),
             new("eyebrow", "Eyebrow", SlotKind.Text, Sample: "Root"), new("title", "Title", SlotKind.Text, Required: true, Sample: "Ferrol Blood"),
             new("text", "Text", SlotKind.Text, Sample: "Small and very dark. Stores until March."), new("to", "Leads to", SlotKind.Link, Sample: "#"),
         ],

@@ -10,7 +10,7 @@ internal static class FigurePart
         Hook = ".figure",
         Slots =
         [
-            new("picture", "Picture", SlotKind.Picture, Required: true), new("alt", "In words", SlotKind.Text, Sample: "A picture of this site"),
+            new("picture", "Picture", SlotKind.Picture, Required: true), new("alt", "In words", SlotKind.Spoken, Sample: "A picture of this site"),
             new("caption", "Caption", SlotKind.Text, Sample: "What the picture tells"),
         ],
         Properties =

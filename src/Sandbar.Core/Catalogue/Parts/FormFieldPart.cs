@@ -11,6 +11,7 @@ internal static class FormFieldPart
         Name = "Form field",
         Hook = ".form-field",
         StateOf = ".form-control",
+        NeedsBoundary = true,
         Slots =
         [
             new("label", "Label", SlotKind.Text, Required: true, Sample: "Your name"),

@@ -12,7 +12,7 @@ internal static class MenuPart
         Hook = ".menu",
         Inner = " .menu-link",
         Layer = Layer.Frame,
-        Slots = [new("menu", "Menu", SlotKind.Menu, Required: true), new("label", "Name for screen readers", SlotKind.Text)],
+        Slots = [new("menu", "Menu", SlotKind.Menu, Required: true), new("label", "Name for screen readers", SlotKind.Spoken)],
         Properties =
         [
             Properties.TextColor, Properties.TextStyle, Properties.Background, Properties.Underline, Properties.UnderlineThickness, Properties.UnderlineOffset,

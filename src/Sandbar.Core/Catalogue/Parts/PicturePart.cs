@@ -8,7 +8,7 @@ internal static class PicturePart
         Id = "picture",
         Name = "Picture",
         Hook = ".picture",
-        Slots = [new("picture", "Picture", SlotKind.Picture, Required: true), new("alt", "In words", SlotKind.Text, Sample: "A picture of this site")],
+        Slots = [new("picture", "Picture", SlotKind.Picture, Required: true), new("alt", "In words", SlotKind.Spoken, Sample: "A picture of this site")],
         Properties = [Properties.Border, Properties.Radius, Properties.Shadow],
         Looks = [new("Standard", ("border", "none"), ("radius", "round"))],
         Structure =

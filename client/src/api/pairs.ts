@@ -1,0 +1,16 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEditing } from '../app/editingContext';
+import { answered, api } from './client';
+
+/** The pairs in use at the version at hand. They are computed apart from edits, so that no edit waits for them. */
+export function usePairs() {
+  const slug = useEditing((e) => e.site.slug);
+  const version = useEditing((e) => e.site.version);
+  return useQuery({
+    queryKey: ['pairs', slug, version],
+    queryFn: () => answered(api.GET('/api/sites/{slug}/pairs', { params: { path: { slug } } })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 60_000,
+  });
+}

@@ -1,0 +1,96 @@
+import { Alert, Button, Segmented, Skeleton } from 'antd';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { usePairs } from '../../api/pairs';
+import { useEditing } from '../../app/editingContext';
+
+type Pair = Schemas['PairInUseView'];
+
+const KIND_NAMES: Record<Pair['kind'], string> = { text: 'text', largeText: 'large text', line: 'line', focusRing: 'focus ring' };
+
+/** Which colours meet on the pages, and how they read: failures first. */
+export function PairsPanel() {
+  const pairs = usePairs();
+  const [only, setOnly] = useState('all');
+  if (pairs.isError)
+    return (
+      <Alert
+        type="error"
+        title="The pairs cannot be computed"
+        description={pairs.error.message}
+        action={<Button onClick={() => void pairs.refetch()}>Try again</Button>}
+      />
+    );
+  if (!pairs.data) return <Skeleton active={false} className="waiting" />;
+  const failing = pairs.data.pairs.filter((p) => !p.passes);
+  const shown = only === 'failing' ? failing : pairs.data.pairs;
+  return (
+    <>
+      <div className="subhead">
+        <Segmented
+          size="small"
+          aria-label="Which pairs"
+          value={only}
+          options={[
+            { value: 'all', label: `All ${pairs.data.pairs.length}` },
+            { value: 'failing', label: `Failing ${failing.length}` },
+          ]}
+          onChange={setOnly}
+        />
+        <span className="quiet">{pairs.data.overridesNotCounted ? 'WCAG 2.2 · overrides not counted' : 'WCAG 2.2'}</span>
+      </div>
+      {shown.length === 0 && (
+        <p className="empty">{only === 'failing' ? 'Every pair reaches what it must.' : 'No colours meet on these pages yet.'}</p>
+      )}
+      <div className="pair-rows">
+        <table className="pairs-in-use" aria-label="Pairs in use">
+          <thead>
+            <tr>
+              <th scope="col">Pair</th>
+              <th scope="col">Where</th>
+              <th scope="col">Contrast</th>
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((pair) => (
+              <PairRow key={`${pair.look} ${pair.property} ${pair.state} ${pair.scheme} ${pair.foreground} ${pair.ground}`} pair={pair} />
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </>
+  );
+}
+
+function PairRow({ pair }: { pair: Pair }) {
+  const slug = useEditing((e) => e.site.slug);
+  const [params] = useSearchParams();
+  const there = new URLSearchParams(params);
+  there.set('part', pair.part);
+  there.set('look', pair.look);
+  there.set('setting', pair.property);
+  return (
+    <tr>
+      <td>
+        <span className="pair-sample" style={{ background: pair.ground, color: pair.foreground }} aria-hidden="true">
+          {pair.kind === 'line' || pair.kind === 'focusRing' ? <span style={{ borderColor: pair.foreground }} /> : 'Aa'}
+        </span>
+        <code>
+          {pair.foreground} on {pair.ground}
+        </code>
+      </td>
+      <td>
+        <Link to={{ pathname: `/sites/${slug}/parts`, search: there.toString() }}>{pair.where}</Link>
+        <span className="quiet" title={pair.pages.join('\n')}>
+          {pair.scheme} · {KIND_NAMES[pair.kind]} · {pair.pages.length === 1 ? pair.pages[0] : `${pair.pages.length} pages`}
+        </span>
+      </td>
+      <td className={pair.target === 0 ? 'quiet' : pair.passes ? 'pass' : 'fail'}>
+        {pair.target > 0 && (pair.passes ? '✓ ' : '✗ ')}
+        {pair.ratio.toFixed(2)}
+        {!pair.passes && ` · needs ${pair.target}`}
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,255 @@
+using System.Collections.Immutable;
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Colors;
+using Sandbar.Core.Design;
+using Sandbar.Core.Rendering;
+using Sandbar.Core.Typography;
+
+namespace Sandbar.Core.Reviewing;
+
+/// <summary>
+/// Every pair of colours that roles, looks and grounds bring together on the site's pages: text, lines and focus rings, in every state, at every
+/// break, in every scheme and for visitors who prefer dark. Read off document and catalogue; overrides are not counted.
+/// </summary>
+public static class ContrastPairs
+{
+    private const double TextTarget = 4.5, LargeTarget = 3, LineTarget = 3, LargeSize = 24, LargeBoldSize = 18.66;
+    private const int Bold = 700;
+
+    /// <summary>Places along each stretch of a gradient at which it is looked at.</summary>
+    private const int GradientSamples = 8;
+
+    /// <summary>The pairs, those that fail first, then by how near they come to what they must reach.</summary>
+    public static ImmutableArray<ContrastPair> Of(Site site)
+    {
+        var found = new List<Met>();
+        bool[] preferences = site.Palette.Schemes.Any(s => s.TurnsInto is not null) ? [false, true] : [false];
+        foreach (var dark in preferences)
+        {
+            foreach (var page in site.Pages)
+            {
+                var walk = new Walk(site, page, dark, found);
+                foreach (var block in page.Sections.Prepend(site.Frame.Header).Append(site.Frame.Footer)) walk.Visit(block, walk.Start());
+            }
+        }
+        return
+        [
+            .. from met in found
+               group met by (met.Kind, met.Look, met.Property, met.State, met.Scheme, met.Foreground, met.Ground, met.Target) into same
+               let k = same.Key
+               let pair = new ContrastPair(
+                   k.Kind, k.Look, k.Property, k.State, k.Scheme, k.Foreground, k.Ground, Contrast.Ratio(k.Foreground, k.Ground), k.Target,
+                   [.. same.Select(m => m.Page).Distinct()], same.Count())
+               orderby pair.Passes, pair.Target == 0, pair.Ratio / Math.Max(pair.Target, 1)
+               select pair,
+        ];
+    }
+
+    private sealed record Met(PairKind Kind, string Look, string Property, State State, string Scheme, Color Foreground, Color Ground, double Target, string Page);
+
+    /// <summary>What a block finds around it.</summary>
+    /// <param name="Carried">Id of the scheme in force.</param>
+    /// <param name="Ground">The colours behind it: one, or those along a gradient.</param>
+    /// <param name="Text">The text colour it inherits.</param>
+    /// <param name="Style">The text style it inherits.</param>
+    private sealed record Around(string Carried, ImmutableArray<Color> Ground, Color Text, TextStyle Style);
+
+    /// <summary>One way through a page.</summary>
+    private sealed class Walk(Site site, Page page, bool dark, List<Met> found)
+    {
+        public Around Start() => new(page.Scheme, [Role(page.Scheme, "ground")], Role(page.Scheme, "text"), site.Typography.Styles[0]);
+
+        public void Visit(Block block, Around around)
+        {
+            // A carrier of a scheme sets the text colour anew; its ground stays what lies behind it.
+            if (block.Scheme is { } scheme) around = around with { Carried = scheme, Text = Role(scheme, "text") };
+            var part = PartCatalogue.Get(block.Part);
+            var inside = Look(part, site.Looks.Get(block.Look), block.Own, block.Content, around);
+            foreach (var inner in block.Blocks) Visit(inner, inside);
+        }
+
+        /// <summary>Takes down the pairs of one element and says what it is to those inside.</summary>
+        private Around Look(Part part, Look look, ImmutableSortedDictionary<string, Value> own, ImmutableSortedDictionary<string, string> content, Around around)
+        {
+            var inside = around;
+            var keys = look.Cells.Keys.Concat(own.Keys).Select(CellKey.Parse).ToList();
+            foreach (var state in part.States)
+            {
+                if (state != State.Rest && !keys.Any(k => k.State == state)) continue;
+                foreach (var widths in keys.Select(k => k.Widths).Append(Interval.All).Distinct())
+                {
+                    var element = new Element(this, part, look, own, state, widths, around);
+                    element.TakeDown(content);
+                    if (state == State.Rest && widths == Interval.All) inside = element.Inside;
+                }
+            }
+            return inside;
+        }
+
+        private Color Role(string carried, string role, int step = 0) => Released(SchemeColors.Resolve(site.Palette, Effective(carried), role, step).Color);
+
+        /// <summary>A colour as it is released and shown: inside sRGB, eight bits a channel.</summary>
+        private static Color Released(Color color)
+        {
+            var c = Gamut.ToSrgb(color);
+            return new(ColorSpace.Srgb, Math.Round(c.C1 * 255) / 255, Math.Round(c.C2 * 255) / 255, Math.Round(c.C3 * 255) / 255, c.Alpha);
+        }
+
+        private Scheme Effective(string carried)
+        {
+            var scheme = site.Palette.Schemes.Get(carried);
+            return dark && scheme.TurnsInto is { } turned ? site.Palette.Schemes.Get(turned) : scheme;
+        }
+
+        /// <summary>An element in one state at some widths.</summary>
+        private sealed class Element(
+            Walk walk, Part part, Look look, ImmutableSortedDictionary<string, Value> own, State state, Interval widths, Around around)
+        {
+            public Around Inside => new(
+                around.Carried,
+                GroundOf("background"),
+                Color("text-colour") ?? around.Text,
+                Style("text-style") ?? around.Style);
+
+            public void TakeDown(ImmutableSortedDictionary<string, string> content)
+            {
+                foreach (var property in part.Properties)
+                {
+                    if (property.Piece.Length > 0 && part.Slots.Any(s => s.Id == property.Piece) && !Holds(content, property.Piece)) continue;
+                    if (property.Css == "color") Text(property, content);
+                    else if (property.Css == "outline" && state == State.Focus) Line(property, PairKind.FocusRing, LineTarget);
+                    else if (property.Kind == ValueKind.Border && property.Css != "outline") Line(property, PairKind.Line, part.NeedsBoundary ? LineTarget : 0);
+                }
+            }
+
+            private void Text(PartProperty property, ImmutableSortedDictionary<string, string> content)
+            {
+                if (property.Piece.Length == 0 && !part.Slots.Any(s => s.Kind is SlotKind.Text or SlotKind.List or SlotKind.Table or SlotKind.Menu && Holds(content, s.Id))) return;
+                var ground = GroundOf(Sibling(property, "background"));
+                var color = Color(property.Id) ?? Color("text-colour") ?? around.Text;
+                if (property.Target.Contains("::marker", StringComparison.Ordinal))
+                {
+                    Add(PairKind.Line, property, color, ground, 0);
+                    return;
+                }
+                var style = Style(Sibling(property, "text-style")) ?? Style("text-style") ?? around.Style;
+                var kind = IsLarge(style) ? PairKind.LargeText : PairKind.Text;
+                // What cannot be used need not be read (WCAG 2.2, 1.4.3: inactive components).
+                var target = state == State.Off ? 0 : kind == PairKind.LargeText ? LargeTarget : TextTarget;
+                Add(kind, property, color, ground, target);
+                if (state == State.Rest && widths == Interval.All && HasLink(property, content) && walk.Site.Looks.FirstOrDefault(l => l.Part == "link") is { } link)
+                {
+                    var inText = new Around(around.Carried, ground, color, style);
+                    walk.Look(PartCatalogue.Get(link.Part), link, ImmutableSortedDictionary<string, Value>.Empty, content.SetItem("text", "link"), inText);
+                }
+            }
+
+            private void Line(PartProperty property, PairKind kind, double target)
+            {
+                if (Value(property.Id) is not ReferenceValue { To: ReferenceKind.Border } reference) return;
+                var border = walk.Site.Edges.Borders.Get(reference.Id);
+                if (Resolve(border.Color, null) is { } color) Add(kind, property, color, around.Ground, state == State.Off ? 0 : target);
+            }
+
+            private void Add(PairKind kind, PartProperty property, Color color, ImmutableArray<Color> ground, double target)
+            {
+                // Opacity lets what lies behind the element through both.
+                var opacity = Value("opacity") is NumberValue { Number: < 1 } faded ? (double)faded.Number : 1;
+                var worst = Enumerable.Range(0, Math.Max(ground.Length, around.Ground.Length))
+                    .Select(i => (Behind: around.Ground[i % around.Ground.Length], On: ground[i % ground.Length]))
+                    .Select(g => (Ground: Faded(g.On, g.Behind, opacity), Color: Faded(Compositing.Over(color, g.On), g.Behind, opacity)))
+                    .MinBy(p => Contrast.Ratio(p.Color, p.Ground));
+                walk.Add(new(kind, look.Id, property.Id, state, walk.Effective(around.Carried).Id, worst.Color, worst.Ground, target, walk.PageId));
+            }
+
+            private static Color Faded(Color color, Color behind, double opacity) =>
+                opacity < 1 ? Compositing.Over(Gamut.ToSrgb(color) with { Alpha = color.Alpha * opacity }, behind) : color;
+
+            /// <summary>The colours behind what stands on a fill of the element, or on the element itself where that fill is none.</summary>
+            private ImmutableArray<Color> GroundOf(string property)
+            {
+                var behind = property == "background" ? around.Ground : GroundOf("background");
+                return Value(property) switch
+                {
+                    ReferenceValue { To: ReferenceKind.Gradient } gradient =>
+                        [.. Along(walk.Site.Fills.Gradients.Get(gradient.Id)).Select((c, i) => Compositing.Over(c, behind[i % behind.Length]))],
+                    { } value when Resolve(value, property) is { } color => [.. behind.Select(b => Compositing.Over(color, b))],
+                    _ => behind,
+                };
+            }
+
+            private IEnumerable<Color> Along(Gradient gradient)
+            {
+                var stops = gradient.Stops.Select(s => Gamut.ToSrgb(Resolve(s.Color, null)!.Value)).ToList();
+                for (var i = 0; i + 1 < stops.Count; i++)
+                {
+                    for (var n = i == 0 ? 0 : 1; n <= GradientSamples; n++)
+                    {
+                        var t = (double)n / GradientSamples;
+                        var (a, b) = (stops[i], stops[i + 1]);
+                        yield return new(ColorSpace.Srgb, a.C1 + (b.C1 - a.C1) * t, a.C2 + (b.C2 - a.C2) * t, a.C3 + (b.C3 - a.C3) * t, a.Alpha + (b.Alpha - a.Alpha) * t);
+                    }
+                }
+            }
+
+            private Color? Color(string property) => Value(property) is { } value ? Resolve(value, property) : null;
+
+            private TextStyle? Style(string property) => Value(property) is ReferenceValue { To: ReferenceKind.TextStyle } style ? walk.Site.Typography.Styles.Get(style.Id) : null;
+
+            /// <summary>The value in force: own before the look's, the state's before Rest's, some widths' before all.</summary>
+            private Value? Value(string property, State? at = null)
+            {
+                var wanted = at ?? state;
+                foreach (var cells in new[] { own, look.Cells })
+                {
+                    foreach (var from in wanted == State.Rest ? [State.Rest] : new[] { wanted, State.Rest })
+                    {
+                        if (widths != Interval.All && cells.TryGetValue(new CellKey(property, from, widths).ToString(), out var narrow)) return narrow;
+                        if (cells.TryGetValue(new CellKey(property, from, Interval.All).ToString(), out var value)) return value;
+                    }
+                }
+                return null;
+            }
+
+            private Color? Resolve(Value value, string? property) => value switch
+            {
+                ReferenceValue { To: ReferenceKind.Role } role => walk.Role(around.Carried, role.Id, role.Step),
+                ReferenceValue { To: ReferenceKind.Color } color => Released(SchemeColors.Row(walk.Site.Palette.Colors.Get(color.Id)).At(color.Step)),
+                FixedColorValue given => Released(ColorText.Parse(given.Css)),
+                RestValue rest when property is not null && Value(property, State.Rest) is { } atRest and not RestValue => Resolve(ValueCss.Moved(atRest, rest.Step), property),
+                _ => null,
+            };
+
+            private bool IsLarge(TextStyle style)
+            {
+                var smallest = style.Size switch
+                {
+                    ReferenceValue { To: ReferenceKind.Size } size when Scale.Sizes(walk.Site.Typography.Scale, size.Step) is var (from, to) => Math.Min(from, to),
+                    NumberValue { Unit: "px" } px => (double)px.Number,
+                    NumberValue { Unit: "rem" } rem => (double)rem.Number * 16,
+                    _ => 0,
+                };
+                return smallest >= LargeSize || (smallest >= LargeBoldSize && style.Weight >= Bold);
+            }
+
+            /// <summary>The property of the same piece, or of the part where the piece has none.</summary>
+            private string Sibling(PartProperty property, string id)
+            {
+                var same = property.Piece.Length == 0 ? id : $"{property.Piece}-{id}";
+                return part.Property(same) is null ? id : same;
+            }
+
+            private bool HasLink(PartProperty property, ImmutableSortedDictionary<string, string> content) => part.Slots.Any(s =>
+                s.Kind is SlotKind.Text or SlotKind.List or SlotKind.Table && (property.Piece.Length == 0 ? part.Property($"{s.Id}-text-colour") is null : s.Id == property.Piece)
+                && content.GetValueOrDefault(s.Id, "").Contains("](", StringComparison.Ordinal));
+
+            private static bool Holds(ImmutableSortedDictionary<string, string> content, string slot) => content.GetValueOrDefault(slot, "").Length > 0;
+        }
+
+        private Site Site => site;
+
+        private string PageId => page.Id;
+
+        private void Add(Met met) => found.Add(met);
+    }
+}
