@@ -1,15 +1,18 @@
 using Sandbar.Bench;
 
-// Figures are printed, never asserted: dotnet run -c Release --project bench/Sandbar.Bench -- colors | loop
+// Figures are printed, never asserted: dotnet run -c Release --project bench/Sandbar.Bench -- colors | cost | loop
 switch (args.FirstOrDefault())
 {
     case "colors":
         await ColorBench.RunAsync();
         return 0;
+    case "cost":
+        await CostBench.RunAsync();
+        return 0;
     case "loop":
         await LoopBench.RunAsync();
         return 0;
     default:
-        Console.Error.WriteLine("Say which: colors, loop.");
+        Console.Error.WriteLine("Say which: colors, cost, loop.");
         return 1;
 }

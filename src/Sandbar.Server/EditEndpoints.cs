@@ -87,7 +87,7 @@ internal static class EditEndpoints
             : Answer(result, request.Window, request.OpenedAt);
     }
 
-    private static Results<Ok<EditAnswer>, ProblemHttpResult> Answer(EditResult result, string window, long openedAt) => result switch
+    public static Results<Ok<EditAnswer>, ProblemHttpResult> Answer(EditResult result, string window, long openedAt) => result switch
     {
         EditResult.Made made => TypedResults.Ok(new EditAnswer(
             SiteView.Of(made.Head, window, openedAt), SheetView.Of(made.Head.Stored.Version, made.Head.Sheet))),
@@ -96,7 +96,7 @@ internal static class EditEndpoints
         _ => throw new InvalidOperationException("An edit always leads to something."),
     };
 
-    private static ProblemHttpResult Refused(IReadOnlyList<Problem> problems) => TypedResults.Problem(
+    public static ProblemHttpResult Refused(IReadOnlyList<Problem> problems) => TypedResults.Problem(
         problems[0].Message,
         statusCode: StatusCodes.Status400BadRequest,
         title: "The change cannot be made",

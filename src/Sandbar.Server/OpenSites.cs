@@ -49,8 +49,9 @@ public sealed class OpenSites(SiteStore store, TimeProvider clock)
         var patch = Patch.Between(head.Stored.Site, changed);
         if (patch.Changes.Length == 0) return new EditResult.Made(head);
         // Made on an older version: it stands if nobody else has touched the same values since.
-        var meanwhile = head.Stored.Journal.Where(e => e.Version > source.Version && e.Window != source.Window && e.Patch.Touches(patch)).ToList();
-        if (meanwhile.Count > 0 || source.Version > head.Stored.Version) return new EditResult.Conflict(head, [.. meanwhile.Select(e => e.Label)]);
+        var others = head.Stored.Journal.Reverse().TakeWhile(l => l.Version > source.Version).Where(l => l.Window != source.Window).Select(l => l.Version).ToList();
+        var meanwhile = others.Count == 0 ? [] : (await store.EntriesAsync(slug, others, cancel)).Where(e => e.Patch.Touches(patch)).ToList();
+        if (meanwhile.Count > 0 || source.Version > head.Stored.Version) return new EditResult.Conflict(head, [.. meanwhile.Select(e => e.Line.Label)]);
         return await AppendAsync(head, changed, source, edit, patch, undoes: null, cancel);
     }, cancel);
 
@@ -59,11 +60,35 @@ public sealed class OpenSites(SiteStore store, TimeProvider clock)
     public Task<EditResult> ReverseAsync(string slug, EditSource source, bool again, bool overwrite, CancellationToken cancel) => ChangeAsync(slug, async head =>
     {
         var (stored, window, openedAt) = (head.Stored, source.Window, source.OpenedAt);
-        var reversal = again ? History.Redo(stored.Journal, stored.Site, window, openedAt) : History.Undo(stored.Journal, stored.Site, window, openedAt);
-        if (reversal is null) return new EditResult.NothingToDo();
+        var (undo, redo) = History.Reversible(stored.Journal, window, openedAt);
+        if ((again ? redo : undo) is not { } gesture) return new EditResult.NothingToDo();
+        var reversal = History.Reverse(gesture, await GestureAsync(stored, gesture.Gesture, cancel), stored.Site);
         if (reversal.Overwrites.Count > 0 && !overwrite) return new EditResult.Conflict(head, [reversal.Edit.Label]);
         return await AppendAsync(head, reversal.Patch.Apply(stored.Site), source, reversal.Edit, reversal.Patch, reversal.Edit.Gesture, cancel);
     }, cancel);
+
+    /// <summary>Goes back to a snapshot, as one edit.</summary>
+    public Task<EditResult> BringBackAsync(string slug, EditSource source, Snapshot snapshot, Core.Design.Site kept, CancellationToken cancel) => ChangeAsync(slug, async head =>
+    {
+        // It reaches everything: it is only made on what the window has seen.
+        if (source.Version != head.Stored.Version) return new EditResult.Conflict(head, []);
+        var patch = Patch.Between(head.Stored.Site, kept);
+        if (patch.Changes.Length == 0) return new EditResult.Made(head);
+        return await AppendAsync(head, kept, source, new BringBack(snapshot.Id, snapshot.Name), patch, undoes: null, cancel);
+    }, cancel);
+
+    /// <summary>The site as it was before the last gesture.</summary>
+    public async Task<Core.Design.Site> BeforeLastAsync(Head head, CancellationToken cancel)
+    {
+        var stored = head.Stored;
+        if (stored.Journal.IsEmpty) return stored.Site;
+        var gesture = stored.Journal[^1].Gesture;
+        var last = stored.Journal.Reverse().TakeWhile(l => l.Gesture == gesture).Select(l => l.Version).ToList();
+        return (await store.EntriesAsync(stored.Site.Slug, last, cancel)).Reverse().Aggregate(stored.Site, (site, entry) => entry.Patch.Inverse().Apply(site));
+    }
+
+    private Task<IReadOnlyList<JournalEntry>> GestureAsync(StoredSite stored, string gesture, CancellationToken cancel) =>
+        store.EntriesAsync(stored.Site.Slug, [.. stored.Journal.Where(l => l.Gesture == gesture).Select(l => l.Version)], cancel);
 
     private async Task<EditResult> ChangeAsync(string slug, Func<Head, Task<EditResult>> change, CancellationToken cancel)
     {
@@ -92,9 +117,10 @@ public sealed class OpenSites(SiteStore store, TimeProvider clock)
         Head head, Core.Design.Site changed, EditSource source, Edit edit, Patch patch, string? undoes, CancellationToken cancel)
     {
         var stored = head.Stored;
-        var entry = new JournalEntry(stored.Version + 1, clock.GetUtcNow(), edit, edit.Describe(stored.Site), patch, source.Gesture, source.Window, undoes);
-        await store.AppendAsync(changed, entry, cancel);
-        return new EditResult.Made(new(new(changed, entry.Version, stored.Journal.Add(entry)), StyleSheetRenderer.Render(changed)));
+        var line = new JournalLine(
+            stored.Version + 1, clock.GetUtcNow(), edit.Describe(stored.Site), source.Gesture, source.Window, undoes, edit is TakeBack { Again: true });
+        await store.AppendAsync(changed, new(line, edit, patch), cancel);
+        return new EditResult.Made(new(new(changed, line.Version, stored.Journal.Add(line)), StyleSheetRenderer.Render(changed)));
     }
 
     private sealed class OpenSite(Head head)

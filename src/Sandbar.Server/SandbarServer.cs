@@ -47,6 +47,7 @@ public static class SandbarServer
         var api = app.MapGroup("/api");
         SiteEndpoints.Map(api);
         EditEndpoints.Map(api);
+        SnapshotEndpoints.Map(api);
         ReleaseEndpoints.Map(api);
         StageEndpoints.Map(app);
         MapClient(app, options.Client);

@@ -1,7 +1,6 @@
 using System.ComponentModel.DataAnnotations;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Sandbar.Core.Colors;
-using Sandbar.Core.Editing;
 using Sandbar.Core.Rendering;
 using Sandbar.Store;
 
@@ -34,8 +33,7 @@ internal static class SiteEndpoints
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return Missing(slug);
             if (before is not true) return TypedResults.Ok(SheetView.Of(head.Stored.Version, head.Sheet));
-            var earlier = History.BeforeLast(head.Stored.Journal, head.Stored.Site);
-            return TypedResults.Ok(SheetView.Of(head.Stored.Version, StyleSheetRenderer.Render(earlier)));
+            return TypedResults.Ok(SheetView.Of(head.Stored.Version, StyleSheetRenderer.Render(await sites.BeforeLastAsync(head, cancel))));
         }).WithName("getSheet");
     }
 

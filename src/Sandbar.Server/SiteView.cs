@@ -24,6 +24,7 @@ public sealed record SiteView(
     public static SiteView Of(Head head, string window, long openedAt)
     {
         var (site, version, journal) = head.Stored;
+        var (undo, redo) = Core.Editing.History.Reversible(journal, window, openedAt);
         return new(
             site.Slug,
             site.Name,
@@ -33,10 +34,7 @@ public sealed record SiteView(
             [.. PartCatalogue.All.Select(p => PartView.Of(site, p))],
             [.. site.Pages.Select(p => new PageView(p.Id, p.Name, p.Slug))],
             OverridesView.Of(site.Overrides.Site),
-            new(
-                Core.Editing.History.Undo(journal, site, window, openedAt)?.Edit.Label,
-                Core.Editing.History.Redo(journal, site, window, openedAt)?.Edit.Label,
-                journal.Count == 0 ? null : journal[^1].Label),
+            new(undo?.Label, redo?.Label, journal.IsEmpty ? null : journal[^1].Label),
             FiguresView.Of(site, head.Sheet));
     }
 }

@@ -11,6 +11,8 @@ public sealed class SandbarDb(DbContextOptions<SandbarDb> options) : DbContext(o
 
     public DbSet<JournalRow> Journal => Set<JournalRow>();
 
+    public DbSet<SnapshotRow> Snapshots => Set<SnapshotRow>();
+
     public DbSet<AssetRow> Assets => Set<AssetRow>();
 
     protected override void OnModelCreating(ModelBuilder modelBuilder)
@@ -26,6 +28,12 @@ public sealed class SandbarDb(DbContextOptions<SandbarDb> options) : DbContext(o
             // Two writers of the same version: the second one's insert fails, and it learns that somebody was first.
             journal.HasKey(j => new { j.Slug, j.Version });
             journal.HasOne<SiteRow>().WithMany().HasForeignKey(j => j.Slug);
+        });
+        modelBuilder.Entity<SnapshotRow>(snapshot =>
+        {
+            snapshot.HasKey(s => new { s.Slug, s.Id });
+            snapshot.HasIndex(s => new { s.Slug, s.Key }).IsUnique();
+            snapshot.HasOne<SiteRow>().WithMany().HasForeignKey(s => s.Slug);
         });
         modelBuilder.Entity<AssetRow>().HasKey(a => a.Hash);
     }
@@ -72,6 +80,27 @@ public sealed class JournalRow
     public required string Window { get; set; }
 
     public string? Undoes { get; set; }
+
+    public bool Again { get; set; }
+}
+
+/// <summary>A named state of a whole site, kept for good.</summary>
+public sealed class SnapshotRow
+{
+    public required string Slug { get; set; }
+
+    public required string Id { get; set; }
+
+    public required string Name { get; set; }
+
+    /// <summary>The name without case: unique in its site.</summary>
+    public required string Key { get; set; }
+
+    public long Version { get; set; }
+
+    public DateTimeOffset At { get; set; }
+
+    public required string Document { get; set; }
 }
 
 /// <summary>Bytes by their hash; never changed.</summary>

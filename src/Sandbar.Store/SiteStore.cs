@@ -11,8 +11,11 @@ namespace Sandbar.Store;
 
 /// <summary>A site as the store holds it.</summary>
 /// <param name="Version">How many edits lie behind it.</param>
-/// <param name="Journal">All of them, oldest first.</param>
-public sealed record StoredSite(Site Site, long Version, ImmutableList<JournalEntry> Journal);
+/// <param name="Journal">All of them, oldest first, without their patches.</param>
+public sealed record StoredSite(Site Site, long Version, ImmutableList<JournalLine> Journal);
+
+/// <summary>A named state of a whole site.</summary>
+public sealed record Snapshot(string Id, string Name, long Version, DateTimeOffset At);
 
 /// <summary>Somebody else made an edit of the same version first.</summary>
 public sealed class VersionTakenException(string slug, long version) : Exception($"Version {version} of {slug} is taken.");
@@ -69,10 +72,56 @@ public sealed class SiteStore
         var checkpoint = await db.Checkpoints.AsNoTracking().Where(c => c.Slug == slug).OrderByDescending(c => c.Version).FirstOrDefaultAsync(cancel);
         if (checkpoint is null) return null;
         var site = JsonSerializer.Deserialize<Site>(checkpoint.Document, SiteJson.Options) ?? throw new InvalidDataException($"The site {slug} is empty.");
-        var rows = await db.Journal.AsNoTracking().Where(j => j.Slug == slug).OrderBy(j => j.Version).ToListAsync(cancel);
-        var journal = rows.Select(Entry).ToImmutableList();
-        site = journal.Where(e => e.Version > checkpoint.Version).Aggregate(site, (s, e) => e.Patch.Apply(s));
-        return new(site, journal.Count == 0 ? 0 : journal[^1].Version, journal);
+        // Only what has been done since the checkpoint is read whole; of the rest, what undo and history tell.
+        var since = await db.Journal.AsNoTracking().Where(j => j.Slug == slug && j.Version > checkpoint.Version).OrderBy(j => j.Version).ToListAsync(cancel);
+        site = since.Select(Entry).Aggregate(site, (s, e) => e.Patch.Apply(s));
+        var lines = await db.Journal.AsNoTracking().Where(j => j.Slug == slug).OrderBy(j => j.Version)
+            .Select(j => new JournalLine(j.Version, j.At, j.Label, j.Gesture, j.Window, j.Undoes, j.Again)).ToListAsync(cancel);
+        return new(site, lines.Count == 0 ? 0 : lines[^1].Version, [.. lines]);
+    }
+
+    /// <summary>Edits with their patches, oldest first.</summary>
+    public async Task<IReadOnlyList<JournalEntry>> EntriesAsync(string slug, IReadOnlyCollection<long> versions, CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        var rows = await db.Journal.AsNoTracking().Where(j => j.Slug == slug && versions.Contains(j.Version)).OrderBy(j => j.Version).ToListAsync(cancel);
+        return [.. rows.Select(Entry)];
+    }
+
+    /// <summary>Keeps the site as it is under a name. False where the name is taken.</summary>
+    public async Task<bool> NameAsync(Site site, Snapshot snapshot, CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        db.Snapshots.Add(new()
+        {
+            Slug = site.Slug, Id = snapshot.Id, Name = snapshot.Name, Key = snapshot.Name.ToUpperInvariant(), Version = snapshot.Version, At = snapshot.At,
+            Document = JsonSerializer.Serialize(site, SiteJson.Options),
+        });
+        try
+        {
+            await db.SaveChangesAsync(cancel);
+            return true;
+        }
+        catch (DbUpdateException failed) when (IsTaken(failed))
+        {
+            return false;
+        }
+    }
+
+    /// <summary>The snapshots of a site, latest first.</summary>
+    public async Task<IReadOnlyList<Snapshot>> SnapshotsAsync(string slug, CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        var all = await db.Snapshots.AsNoTracking().Where(s => s.Slug == slug).Select(s => new Snapshot(s.Id, s.Name, s.Version, s.At)).ToListAsync(cancel);
+        return [.. all.OrderByDescending(s => s.At)];
+    }
+
+    /// <summary>A snapshot with the site it keeps; null where there is none.</summary>
+    public async Task<(Snapshot Snapshot, Site Site)?> SnapshotAsync(string slug, string id, CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        var row = await db.Snapshots.AsNoTracking().FirstOrDefaultAsync(s => s.Slug == slug && s.Id == id, cancel);
+        return row is null ? null : (new(row.Id, row.Name, row.Version, row.At), JsonSerializer.Deserialize<Site>(row.Document, SiteJson.Options)!);
     }
 
     /// <summary>Appends an edit; when this returns, it is on the disk.</summary>
@@ -82,16 +131,16 @@ public sealed class SiteStore
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
         db.Journal.Add(Row(site.Slug, entry));
-        if (entry.Version % CheckpointEvery == 0) db.Checkpoints.Add(Checkpoint(site, entry.Version));
+        if (entry.Line.Version % CheckpointEvery == 0) db.Checkpoints.Add(Checkpoint(site, entry.Line.Version));
         var row = await db.Sites.FindAsync([site.Slug], cancel);
         if (row is not null) row.Name = site.Name;
         try
         {
             await db.SaveChangesAsync(cancel);
         }
-        catch (DbUpdateException failed) when (failed.InnerException is SqliteException { SqliteExtendedErrorCode: PrimaryKeyViolated or UniqueViolated })
+        catch (DbUpdateException failed) when (IsTaken(failed))
         {
-            throw new VersionTakenException(site.Slug, entry.Version);
+            throw new VersionTakenException(site.Slug, entry.Line.Version);
         }
     }
 
@@ -101,29 +150,27 @@ public sealed class SiteStore
         return await db.Assets.AsNoTracking().FirstOrDefaultAsync(a => a.Hash == hash, cancel);
     }
 
+    private static bool IsTaken(DbUpdateException failed) => failed.InnerException is SqliteException { SqliteExtendedErrorCode: PrimaryKeyViolated or UniqueViolated };
+
     private static CheckpointRow Checkpoint(Site site, long version) =>
         new() { Slug = site.Slug, Version = version, Document = JsonSerializer.Serialize(site, SiteJson.Options) };
 
     private static JournalRow Row(string slug, JournalEntry entry) => new()
     {
         Slug = slug,
-        Version = entry.Version,
-        At = entry.At,
+        Version = entry.Line.Version,
+        At = entry.Line.At,
         Edit = JsonSerializer.Serialize(entry.Edit, SiteJson.Options),
-        Label = entry.Label,
+        Label = entry.Line.Label,
         Patch = JsonSerializer.Serialize(entry.Patch, SiteJson.Options),
-        Gesture = entry.Gesture,
-        Window = entry.Window,
-        Undoes = entry.Undoes,
+        Gesture = entry.Line.Gesture,
+        Window = entry.Line.Window,
+        Undoes = entry.Line.Undoes,
+        Again = entry.Line.Again,
     };
 
     private static JournalEntry Entry(JournalRow row) => new(
-        row.Version,
-        row.At,
+        new(row.Version, row.At, row.Label, row.Gesture, row.Window, row.Undoes, row.Again),
         JsonSerializer.Deserialize<Edit>(row.Edit, SiteJson.Options)!,
-        row.Label,
-        JsonSerializer.Deserialize<Patch>(row.Patch, SiteJson.Options)!,
-        row.Gesture,
-        row.Window,
-        row.Undoes);
+        JsonSerializer.Deserialize<Patch>(row.Patch, SiteJson.Options)!);
 }

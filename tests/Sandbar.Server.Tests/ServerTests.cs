@@ -1,7 +1,9 @@
 using System.IO.Compression;
 using System.Net;
 using System.Net.Http.Headers;
+using System.Net.Http.Json;
 using System.Text;
+using System.Text.Json.Nodes;
 using Sandbar.Tests;
 
 namespace Sandbar.Server.Tests;
@@ -210,4 +212,55 @@ public sealed class ServerTests : IAsyncLifetime
         var content = new StringContent(body, Encoding.UTF8, new MediaTypeHeaderValue("application/json"));
         return server.Client.PostAsync($"/api/sites/pellwyn/{what}", content, Cancel);
     }
+
+    [Fact]
+    public async Task A_named_state_is_gone_back_to_as_one_edit()
+    {
+        await server.EditAsync(0, LocalServer.SetColor("#111111")).OkAsync();
+        var kept = await NameAsync("Before the sale").OkAsync();
+        Assert.Equal(1, kept["version"]!.GetValue<long>());
+        await server.EditAsync(1, LocalServer.SetColor("#222222")).OkAsync();
+        await server.EditAsync(2, new { kind = "setOverrides", css = "a { color: red }" }).OkAsync();
+        Assert.Equal("#222222", (await server.SiteAsync()).Color());
+
+        // Going back reaches everything, so it is only made on what the window has seen.
+        using (var late = await BackAsync(kept, 2)) Assert.Equal(HttpStatusCode.Conflict, late.StatusCode);
+        var back = await BackAsync(kept, 3).OkAsync();
+        Assert.Equal((4L, "#111111"), (back.Version(), back.Color()));
+        Assert.Equal("#222222", (await server.ReverseAsync("undo", 4).OkAsync()).Color());
+        var past = (await server.Client.GetFromJsonAsync<JsonObject>("/api/sites/pellwyn/past", Cancel))!;
+        Assert.Equal("Back to “Before the sale”", past["items"]![0]!["label"]!.GetValue<string>());
+        Assert.True(past["items"]![0]!["isUndone"]!.GetValue<bool>());
+        Assert.Equal(4, past["total"]!.GetValue<int>());
+    }
+
+    [Fact]
+    public async Task A_name_is_given_once_and_a_snapshot_that_is_gone_is_said_to_be()
+    {
+        await NameAsync("Winter").OkAsync();
+        foreach (var (name, said) in new[] { ("winter", "taken"), ("  ", "name"), (new string('x', 61), "") })
+        {
+            using var refused = await NameAsync(name);
+            Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+            Assert.Contains(said, await refused.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
+        }
+        using var gone = await server.Client.PostAsJsonAsync("/api/sites/pellwyn/snapshots/none/back", new { version = 0, window = "test", openedAt = 0, gesture = "g" }, Cancel);
+        Assert.Equal(HttpStatusCode.NotFound, gone.StatusCode);
+    }
+
+    [Fact]
+    public async Task The_sheet_before_the_last_gesture_can_be_seen()
+    {
+        await server.EditAsync(0, LocalServer.SetColor("#111111"), gesture: "first").OkAsync();
+        await server.EditAsync(1, LocalServer.SetColor("#222222"), gesture: "drag").OkAsync();
+        await server.EditAsync(2, LocalServer.SetColor("#333333"), gesture: "drag").OkAsync();
+        var before = (await server.Client.GetFromJsonAsync<JsonObject>("/api/sites/pellwyn/sheet?before=true", Cancel))!;
+        Assert.Contains("--color-beet: #111111;", before["generated"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Equal("#333333", (await server.SiteAsync()).Color());
+    }
+
+    private Task<HttpResponseMessage> NameAsync(string name) => server.Client.PostAsJsonAsync("/api/sites/pellwyn/snapshots", new { name }, Cancel);
+
+    private Task<HttpResponseMessage> BackAsync(JsonObject snapshot, long version) => server.Client.PostAsJsonAsync(
+        $"/api/sites/pellwyn/snapshots/{snapshot["id"]!.GetValue<string>()}/back", new { version, window = "test", openedAt = 0, gesture = Guid.NewGuid().ToString() }, Cancel);
 }

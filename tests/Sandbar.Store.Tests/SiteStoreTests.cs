@@ -56,8 +56,9 @@ public sealed class SiteStoreTests : IAsyncLifetime
         var stored = await new SiteStore(folder).OpenAsync("pellwyn", Cancel);
         Assert.Equal((count, count), (stored!.Version, stored.Journal.Count));
         Assert.Equal($"#{count:x6}", stored.Site.Palette.Colors.Get("beet").Css);
-        Assert.Equal(new SetColor("beet", "#000001"), stored.Journal[0].Edit);
-        Assert.Equal("/palette/colors/beet/css", Assert.Single(stored.Journal[0].Patch.Changes).Path);
+        var entries = await store.EntriesAsync("pellwyn", [3, 1], Cancel);
+        Assert.Equal([new SetColor("beet", "#000001"), new SetColor("beet", "#000003")], entries.Select(e => e.Edit));
+        Assert.Equal("/palette/colors/beet/css", Assert.Single(entries[0].Patch.Changes).Path);
     }
 
     [Fact]
@@ -90,9 +91,23 @@ public sealed class SiteStoreTests : IAsyncLifetime
         Assert.Equal("Pellwyn Seeds", Assert.Single(await store.ListAsync(Cancel)).Name);
     }
 
+    [Fact]
+    public async Task A_state_is_kept_under_its_name_and_a_name_is_given_once()
+    {
+        var site = (await store.OpenAsync("pellwyn", Cancel))!.Site;
+        Assert.True(await store.NameAsync(site, new("s1", "Before the sale", 0, DateTimeOffset.UnixEpoch), Cancel));
+        Assert.False(await store.NameAsync(site, new("s2", "before THE sale", 0, DateTimeOffset.UnixEpoch), Cancel));
+        var later = new SetColor("beet", "red").Apply(site).Site!;
+        Assert.True(await store.NameAsync(later, new("s3", "Red", 1, DateTimeOffset.UnixEpoch.AddDays(1)), Cancel));
+        Assert.Equal(["Red", "Before the sale"], (await store.SnapshotsAsync("pellwyn", Cancel)).Select(s => s.Name));
+        var kept = (await store.SnapshotAsync("pellwyn", "s1", Cancel))!.Value;
+        Assert.Empty(Patch.Between(site, kept.Site).Changes);
+        Assert.Null(await store.SnapshotAsync("pellwyn", "s2", Cancel));
+    }
+
     private static (Site After, JournalEntry Entry) Make(Site site, long version, Edit edit)
     {
         var after = edit.Apply(site).Site!;
-        return (after, new(version, DateTimeOffset.UnixEpoch, edit, edit.Describe(site), Patch.Between(site, after), $"g{version}", "w", null));
+        return (after, new(new(version, DateTimeOffset.UnixEpoch, edit.Describe(site), $"g{version}", "w"), edit, Patch.Between(site, after)));
     }
 }

@@ -23,6 +23,8 @@ export interface Editing {
   /** Makes an edit; resolves to what is wrong with it, or null once it is stored. */
   make: (edit: Edit, gesture?: string) => Promise<string | null>;
   reverse: (way: 'undo' | 'redo', overwrite?: boolean) => Promise<string | null>;
+  /** Goes back to a snapshot as one edit. */
+  bringBack: (snapshot: string) => Promise<string | null>;
   forgetTrouble: () => void;
   /** The sheet as it was before the last edit, while it is asked for. */
   before: SheetView | null;
@@ -121,6 +123,15 @@ export function createEditing(site: SiteView, sheet: SheetView, opened: number):
             api.POST(way === 'undo' ? '/api/sites/{slug}/undo' : '/api/sites/{slug}/redo', {
               params: { path },
               body: { version: get().site.version, window: windowId, openedAt: opened, gesture: newGesture(), overwrite },
+            }),
+          ),
+        ),
+      bringBack: (snapshot) =>
+        inTurn(() =>
+          answered(
+            api.POST('/api/sites/{slug}/snapshots/{id}/back', {
+              params: { path: { ...path, id: snapshot } },
+              body: { version: get().site.version, window: windowId, openedAt: opened, gesture: newGesture() },
             }),
           ),
         ),

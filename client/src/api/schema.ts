@@ -164,10 +164,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{slug}/past": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPast"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/snapshots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["nameState"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/snapshots/{id}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        BringBackRequest: {
+            /** Format: int64 */
+            version: number;
+            window: string;
+            /** Format: int64 */
+            openedAt: number;
+            gesture: string;
+        };
         CellView: {
             property: string;
             state: components["schemas"]["State"];
@@ -211,7 +267,7 @@ export interface components {
             name: string;
             value: string;
         };
-        Edit: components["schemas"]["EditRenameSite"] | components["schemas"]["EditAddColor"] | components["schemas"]["EditSetColor"] | components["schemas"]["EditRenameColor"] | components["schemas"]["EditRemoveColor"] | components["schemas"]["EditSetRole"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditTakeBack"];
+        Edit: components["schemas"]["EditRenameSite"] | components["schemas"]["EditAddColor"] | components["schemas"]["EditSetColor"] | components["schemas"]["EditRenameColor"] | components["schemas"]["EditRemoveColor"] | components["schemas"]["EditSetRole"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditTakeBack"];
         EditAddColor: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -225,6 +281,15 @@ export interface components {
         EditAnswer: {
             site: components["schemas"]["SiteView"];
             sheet: components["schemas"]["SheetView"];
+        };
+        EditBringBack: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "bringBack";
+            snapshot: string;
+            name: string;
         };
         EditRemoveColor: {
             /**
@@ -325,6 +390,14 @@ export interface components {
             /** Format: int32 */
             stylesheetBytes: number;
         };
+        HistoryItemView: {
+            /** Format: int64 */
+            version: number;
+            /** Format: date-time */
+            at: string;
+            label: string;
+            isUndone: boolean;
+        };
         HistoryView: {
             undo: null | string;
             redo: null | string;
@@ -335,6 +408,9 @@ export interface components {
             name: string;
             selector: string;
             cells: components["schemas"]["CellView"][];
+        };
+        NameStateRequest: {
+            name: string;
         };
         OverridesView: {
             css: string;
@@ -392,6 +468,12 @@ export interface components {
             blocks: number;
             /** Format: int32 */
             pages: number;
+        };
+        PastView: {
+            snapshots: components["schemas"]["SnapshotView"][];
+            items: components["schemas"]["HistoryItemView"][];
+            /** Format: int32 */
+            total: number;
         };
         PlaneView: {
             /** Format: double */
@@ -474,6 +556,14 @@ export interface components {
             overrides: components["schemas"]["OverridesView"];
             history: components["schemas"]["HistoryView"];
             figures: components["schemas"]["FiguresView"];
+        };
+        SnapshotView: {
+            id: string;
+            name: string;
+            /** Format: int64 */
+            version: number;
+            /** Format: date-time */
+            at: string;
         };
         /** @enum {unknown} */
         State: "rest" | "current" | "hover" | "focus" | "pressed" | "off";
@@ -784,6 +874,99 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getPast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PastView"];
+                };
+            };
+        };
+    };
+    nameState: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameStateRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SnapshotView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    bringBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BringBackRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EditAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -5,6 +5,7 @@ import { Navigate, useParams } from 'react-router';
 import { useOpenSite } from '../api/editing';
 import { PaletteStep } from '../steps/palette/PaletteStep';
 import { PartsStep } from '../steps/parts/PartsStep';
+import { SnapshotsStep } from '../steps/snapshots/SnapshotsStep';
 import { Stage } from '../stage/Stage';
 import { useStageView } from '../stage/view';
 import { CourseBar } from './CourseBar';
@@ -105,6 +106,8 @@ function Step({ id }: { id: StepId }) {
       return <PaletteStep />;
     case 'parts':
       return <PartsStep />;
+    case 'snapshots':
+      return <SnapshotsStep />;
     case 'overrides':
       return (
         <Suspense fallback={<Loading />}>

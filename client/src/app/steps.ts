@@ -1,4 +1,4 @@
-export type StepId = 'palette' | 'parts' | 'overrides';
+export type StepId = 'palette' | 'parts' | 'overrides' | 'snapshots';
 
 export interface Step {
   id: StepId;
@@ -9,5 +9,11 @@ export interface Step {
 export const COURSE: { move: string; steps: Step[] }[] = [
   { move: 'Decide', steps: [{ id: 'palette', name: 'Palette' }] },
   { move: 'Apply', steps: [{ id: 'parts', name: 'Parts' }] },
-  { move: 'Hold', steps: [{ id: 'overrides', name: 'Overrides' }] },
+  {
+    move: 'Hold',
+    steps: [
+      { id: 'overrides', name: 'Overrides' },
+      { id: 'snapshots', name: 'Snapshots' },
+    ],
+  },
 ];

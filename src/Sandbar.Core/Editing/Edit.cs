@@ -32,6 +32,7 @@ public sealed record Outcome
 [JsonDerivedType(typeof(TurnScheme), "turnScheme")]
 [JsonDerivedType(typeof(SetCell), "setCell")]
 [JsonDerivedType(typeof(SetOverrides), "setOverrides")]
+[JsonDerivedType(typeof(BringBack), "bringBack")]
 [JsonDerivedType(typeof(TakeBack), "takeBack")]
 public abstract record Edit
 {

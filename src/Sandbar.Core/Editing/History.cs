@@ -2,17 +2,29 @@ using Sandbar.Core.Design;
 
 namespace Sandbar.Core.Editing;
 
-/// <summary>An edit that was made.</summary>
+/// <summary>A line of the journal: what is read of an edit without its patch.</summary>
 /// <param name="Version">The site's version after it, from 1.</param>
 /// <param name="Label">The edit in words.</param>
 /// <param name="Gesture">One drag, or a run of keys in one place: what undo takes back at once.</param>
 /// <param name="Window">The window it was made in.</param>
-/// <param name="Undoes">The gesture it takes back; null for an ordinary edit.</param>
-public sealed record JournalEntry(long Version, DateTimeOffset At, Edit Edit, string Label, Patch Patch, string Gesture, string Window, string? Undoes);
+/// <param name="Undoes">The gesture it takes back, or makes again; null for an ordinary edit.</param>
+/// <param name="Again">Whether it makes that gesture again.</param>
+public sealed record JournalLine(long Version, DateTimeOffset At, string Label, string Gesture, string Window, string? Undoes = null, bool Again = false);
+
+/// <summary>An edit that was made, with the patch it made.</summary>
+public sealed record JournalEntry(JournalLine Line, Edit Edit, Patch Patch);
+
+/// <summary>A gesture that can be taken back, or made again.</summary>
+public sealed record ReversibleGesture(string Gesture, string Label, bool Again);
 
 /// <summary>What undo or redo would do: append this edit with this patch.</summary>
 /// <param name="Overwrites">Paths that somebody else has changed since; empty when nothing is lost.</param>
 public sealed record Reversal(TakeBack Edit, Patch Patch, IReadOnlyList<string> Overwrites);
+
+/// <summary>A gesture as it is read in the history.</summary>
+/// <param name="Version">The version it led to.</param>
+/// <param name="IsUndone">Whether it has been taken back.</param>
+public sealed record HistoryItem(long Version, DateTimeOffset At, string Label, bool IsUndone);
 
 /// <summary>
 /// Undo and redo over the journal. Taking back is itself an entry, so nothing is ever lost. A window takes back its own latest gesture,
@@ -20,60 +32,66 @@ public sealed record Reversal(TakeBack Edit, Patch Patch, IReadOnlyList<string> 
 /// </summary>
 public static class History
 {
+    /// <summary>What the window can take back, and what it can make again unless it has edited since; null where there is nothing.</summary>
     /// <param name="openedAt">The version the window found when it was opened.</param>
-    public static Reversal? Undo(IReadOnlyList<JournalEntry> journal, Site site, string window, long openedAt)
+    public static (ReversibleGesture? Undo, ReversibleGesture? Redo) Reversible(IEnumerable<JournalLine> journal, string window, long openedAt)
     {
-        var active = ActiveGestures(journal);
-        var last = journal.LastOrDefault(e => e.Undoes is null && active.Contains(e.Gesture) && (e.Window == window || e.Version <= openedAt));
-        return last is null ? null : Reverse(journal, site, last.Gesture, last.Label, again: false);
-    }
-
-    /// <summary>Makes again what the window took back last, unless it has edited since.</summary>
-    public static Reversal? Redo(IReadOnlyList<JournalEntry> journal, Site site, string window, long openedAt)
-    {
-        var active = ActiveGestures(journal);
-        for (var i = journal.Count - 1; i >= 0; i--)
+        var lines = journal.ToArray();
+        var active = ActiveGestures(lines);
+        var last = Array.FindLast(lines, l => l.Undoes is null && active.Contains(l.Gesture) && IsOwn(l));
+        ReversibleGesture? redo = null;
+        for (var i = lines.Length - 1; i >= 0; i--)
         {
-            var entry = journal[i];
-            if (entry.Window != window && entry.Version > openedAt) continue;
-            if (entry.Undoes is null) return null;
-            if (entry.Edit is TakeBack { Again: false } undo && active.Contains(entry.Gesture)) return Reverse(journal, site, entry.Gesture, undo.Label, again: true);
+            var line = lines[i];
+            if (!IsOwn(line)) continue;
+            if (line.Undoes is null) break;
+            if (line.Again || !active.Contains(line.Gesture)) continue;
+            // What is made again is the taking back that is taken back: its words are those of the gesture it undid.
+            redo = new(line.Gesture, Array.FindLast(lines, l => l.Gesture == line.Undoes)?.Label ?? line.Label, Again: true);
+            break;
         }
-        return null;
+        return (last is null ? null : new(last.Gesture, last.Label, Again: false), redo);
+
+        bool IsOwn(JournalLine line) => line.Window == window || line.Version <= openedAt;
     }
 
-    /// <summary>The site as it was before the last gesture, or as it is where there was none.</summary>
-    public static Site BeforeLast(IReadOnlyList<JournalEntry> journal, Site site)
-    {
-        for (var i = journal.Count - 1; i >= 0 && journal[i].Gesture == journal[^1].Gesture; i--) site = journal[i].Patch.Inverse().Apply(site);
-        return site;
-    }
-
-    /// <summary>Gestures that hold: taken back by none that holds itself.</summary>
-    private static HashSet<string> ActiveGestures(IReadOnlyList<JournalEntry> journal)
-    {
-        var active = new HashSet<string>(StringComparer.Ordinal);
-        var undone = new HashSet<string>(StringComparer.Ordinal);
-        for (var i = journal.Count - 1; i >= 0; i--)
-        {
-            var entry = journal[i];
-            if (undone.Contains(entry.Gesture)) continue;
-            active.Add(entry.Gesture);
-            if (entry.Undoes is { } gesture) undone.Add(gesture);
-        }
-        return active;
-    }
-
-    private static Reversal Reverse(IReadOnlyList<JournalEntry> journal, Site site, string gesture, string label, bool again)
+    /// <summary>What taking a gesture back does to the site as it is now.</summary>
+    /// <param name="entries">The gesture's edits, oldest first.</param>
+    public static Reversal Reverse(ReversibleGesture gesture, IEnumerable<JournalEntry> entries, Site site)
     {
         // Patch by patch from the last: each is compared with what the later ones leave when they are taken back.
         var undone = site;
         var overwrites = new HashSet<string>(StringComparer.Ordinal);
-        foreach (var entry in journal.Where(e => e.Gesture == gesture).Reverse())
+        foreach (var entry in entries.Reverse())
         {
             overwrites.UnionWith(entry.Patch.ChangedSince(undone));
             undone = entry.Patch.Inverse().Apply(undone);
         }
-        return new(new(gesture, label, again), Patch.Between(site, undone), [.. overwrites]);
+        return new(new(gesture.Gesture, gesture.Label, gesture.Again), Patch.Between(site, undone), [.. overwrites]);
+    }
+
+    /// <summary>The history a person reads: gestures, latest first; undo and redo are not told apart from what they did to them.</summary>
+    public static IEnumerable<HistoryItem> Read(IEnumerable<JournalLine> journal)
+    {
+        var lines = journal.ToArray();
+        var active = ActiveGestures(lines);
+        return lines.Where(l => l.Undoes is null).GroupBy(l => l.Gesture, StringComparer.Ordinal)
+            .Select(g => g.Last()).OrderByDescending(l => l.Version)
+            .Select(l => new HistoryItem(l.Version, l.At, l.Label, !active.Contains(l.Gesture)));
+    }
+
+    /// <summary>Gestures that hold: taken back by none that holds itself.</summary>
+    private static HashSet<string> ActiveGestures(JournalLine[] journal)
+    {
+        var active = new HashSet<string>(StringComparer.Ordinal);
+        var undone = new HashSet<string>(StringComparer.Ordinal);
+        for (var i = journal.Length - 1; i >= 0; i--)
+        {
+            var line = journal[i];
+            if (undone.Contains(line.Gesture)) continue;
+            active.Add(line.Gesture);
+            if (line.Undoes is { } gesture) undone.Add(gesture);
+        }
+        return active;
     }
 }

@@ -1,7 +1,7 @@
 namespace Sandbar.Core.Editing;
 
 /// <summary>What names must be like.</summary>
-internal static class Names
+public static class Names
 {
     private const int Longest = 60;
 

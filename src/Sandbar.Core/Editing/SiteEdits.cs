@@ -35,6 +35,14 @@ public sealed record SetOverrides(string Css) : Edit
     }
 }
 
+/// <summary>Goes back to a snapshot. The change itself is a patch between the site and the snapshot.</summary>
+public sealed record BringBack(string Snapshot, string Name) : Edit
+{
+    public override Outcome Apply(Site site) => new Problem("/kind", "Go back to a snapshot from the list of snapshots.");
+
+    public override string Describe(Site site) => $"Back to “{Name}”";
+}
+
 /// <summary>Takes back a gesture, or an earlier taking back. The change itself is a patch made from the journal.</summary>
 /// <param name="Label">What was taken back, in words.</param>
 /// <param name="Again">Whether this makes the change again (redo).</param>

@@ -60,6 +60,9 @@ namespace Sandbar.Store.Migrations
                     b.Property<long>("Version")
                         .HasColumnType("INTEGER");
 
+                    b.Property<bool>("Again")
+                        .HasColumnType("INTEGER");
+
                     b.Property<DateTimeOffset>("At")
                         .HasColumnType("TEXT");
 
@@ -108,6 +111,40 @@ namespace Sandbar.Store.Migrations
                     b.ToTable("Sites");
                 });
 
+            modelBuilder.Entity("Sandbar.Store.SnapshotRow", b =>
+                {
+                    b.Property<string>("Slug")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Key")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("Version")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Slug", "Id");
+
+                    b.HasIndex("Slug", "Key")
+                        .IsUnique();
+
+                    b.ToTable("Snapshots");
+                });
+
             modelBuilder.Entity("Sandbar.Store.CheckpointRow", b =>
                 {
                     b.HasOne("Sandbar.Store.SiteRow", null)
@@ -118,6 +155,15 @@ namespace Sandbar.Store.Migrations
                 });
 
             modelBuilder.Entity("Sandbar.Store.JournalRow", b =>
+                {
+                    b.HasOne("Sandbar.Store.SiteRow", null)
+                        .WithMany()
+                        .HasForeignKey("Slug")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Sandbar.Store.SnapshotRow", b =>
                 {
                     b.HasOne("Sandbar.Store.SiteRow", null)
                         .WithMany()

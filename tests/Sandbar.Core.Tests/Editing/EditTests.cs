@@ -123,12 +123,24 @@ public class EditTests
     }
 
     [Fact]
+    public void A_scheme_turns_into_another_or_stays()
+    {
+        Assert.Null(Demo.Site.After(new TurnScheme("day", null)).Palette.Schemes.Get("day").TurnsInto);
+        Assert.Equal("day", Demo.Site.After(new TurnScheme("dusk", "day")).Palette.Schemes.Get("dusk").TurnsInto);
+        Assert.Equal("/into", Demo.Site.Refused(new TurnScheme("day", "day")).Path);
+        Assert.Equal("/into", Demo.Site.Refused(new TurnScheme("day", "noon")).Path);
+        Assert.Equal("/scheme", Demo.Site.Refused(new TurnScheme("noon", null)).Path);
+        Assert.Equal("Day turns into Dusk", new TurnScheme("day", "dusk").Describe(Demo.Site));
+    }
+
+    [Fact]
     public void Edits_keep_their_json_form()
     {
         Edit[] edits =
         [
             new RenameSite("a"), new AddColor("a", "b", "c"), new SetColor("a", "b"), new RenameColor("a", "b"), new RemoveColor("a"),
             new SetRole("a", "b", new("c", 1, null)), new SetCell("a", "b", State.Hover, 1, null, "c"), new SetOverrides("a"), new TakeBack("a", "b", false),
+            new TurnScheme("a", null), new BringBack("a", "b"),
         ];
         Assert.Equal(edits.Length, typeof(Edit).GetCustomAttributes(typeof(System.Text.Json.Serialization.JsonDerivedTypeAttribute), false).Length);
         foreach (var edit in edits) Assert.Equal(edit, JsonSerializer.Deserialize<Edit>(JsonSerializer.Serialize(edit, SiteJson.Options), SiteJson.Options));

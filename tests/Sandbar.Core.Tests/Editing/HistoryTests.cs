@@ -15,18 +15,18 @@ public class HistoryTests
         Make("a", "g1", "#111111");
         Make("a", "g2", "#222222");
         Make("a", "g2", "#333333");
-        Reverse(History.Undo(journal, site, "a", 0), "u1");
+        Reverse(Undo("a", 0), "u1");
         Assert.Equal("#111111", Beet);
-        Reverse(History.Undo(journal, site, "a", 0), "u2");
+        Reverse(Undo("a", 0), "u2");
         Assert.Equal("#8a2846", Beet);
-        Assert.Null(History.Undo(journal, site, "a", 0));
-        Reverse(History.Redo(journal, site, "a", 0), "r1");
+        Assert.Null(Undo("a", 0));
+        Reverse(Redo("a", 0), "r1");
         Assert.Equal("#111111", Beet);
-        Reverse(History.Redo(journal, site, "a", 0), "r2");
+        Reverse(Redo("a", 0), "r2");
         Assert.Equal("#333333", Beet);
-        Assert.Null(History.Redo(journal, site, "a", 0));
+        Assert.Null(Redo("a", 0));
         // What was made again can be taken back again.
-        Reverse(History.Undo(journal, site, "a", 0), "u3");
+        Reverse(Undo("a", 0), "u3");
         Assert.Equal("#111111", Beet);
     }
 
@@ -34,9 +34,9 @@ public class HistoryTests
     public void A_new_edit_ends_redo()
     {
         Make("a", "g1", "#111111");
-        Reverse(History.Undo(journal, site, "a", 0), "u1");
+        Reverse(Undo("a", 0), "u1");
         Make("a", "g2", "#222222");
-        Assert.Null(History.Redo(journal, site, "a", 0));
+        Assert.Null(Redo("a", 0));
     }
 
     [Fact]
@@ -44,9 +44,9 @@ public class HistoryTests
     {
         Make("a", "g1", "#111111");
         Make("b", "g2", "#222222");
-        Assert.Null(History.Undo(journal, site, "c", 0));
-        Assert.Equal("g1", History.Undo(journal, site, "c", 1)?.Edit.Gesture);
-        Assert.Equal("g2", History.Undo(journal, site, "b", 0)?.Edit.Gesture);
+        Assert.Null(Undo("c", 0));
+        Assert.Equal("g1", Undo("c", 1)?.Edit.Gesture);
+        Assert.Equal("g2", Undo("b", 0)?.Edit.Gesture);
     }
 
     [Fact]
@@ -54,9 +54,9 @@ public class HistoryTests
     {
         Make("a", "g1", "#111111");
         Make("b", "g2", "#222222");
-        var undo = History.Undo(journal, site, "a", 0);
+        var undo = Undo("a", 0);
         Assert.Equal(["/palette/colors/beet/css"], undo?.Overwrites);
-        Assert.Empty(History.Undo(journal, site, "b", 0)!.Overwrites);
+        Assert.Empty(Undo("b", 0)!.Overwrites);
     }
 
     [Fact]
@@ -65,11 +65,11 @@ public class HistoryTests
         Make("a", "g1", new AddColor("moss", "moss", "olive"));
         Make("a", "g1", new SetColor("moss", "green"));
         Make("a", "g1", new RenameColor("moss", "fern"));
-        var undo = History.Undo(journal, site, "a", 0);
+        var undo = Undo("a", 0);
         Assert.Empty(undo!.Overwrites);
         Reverse(undo, "u1");
         Assert.Null(site.Palette.Colors.Find("moss"));
-        Reverse(History.Redo(journal, site, "a", 0), "r1");
+        Reverse(Redo("a", 0), "r1");
         Assert.Equal(("fern", "green"), (site.Palette.Colors.Get("moss").Name, site.Palette.Colors.Get("moss").Css));
     }
 
@@ -79,9 +79,20 @@ public class HistoryTests
         Make("b", "g0", new AddColor("moss", "moss", "olive"));
         Make("a", "g1", new SetColor("moss", "green"));
         Make("b", "g2", new RemoveColor("moss"));
-        var undo = History.Undo(journal, site, "a", 0);
+        var undo = Undo("a", 0);
         Assert.NotEmpty(undo!.Overwrites);
         Assert.Empty(undo.Patch.Changes);
+    }
+
+    [Fact]
+    public void History_is_read_by_gesture_latest_first()
+    {
+        Make("a", "g1", "#111111");
+        Make("a", "g2", "#222222");
+        Make("a", "g2", "#333333");
+        Reverse(Undo("a", 0), "u1");
+        Assert.Equal([(3L, "beet → #333333", true), (1L, "beet → #111111", false)], History.Read(journal.Select(e => e.Line)).Select(i => (i.Version, i.Label, i.IsUndone)));
+        Assert.Equal("beet → #333333", History.Reversible(journal.Select(e => e.Line), "a", 0).Redo?.Label);
     }
 
     private string Beet => site.Palette.Colors.Get("beet").Css;
@@ -91,7 +102,7 @@ public class HistoryTests
     private void Make(string window, string gesture, Edit edit)
     {
         var after = site.After(edit);
-        journal.Add(new(journal.Count + 1, default, edit, edit.Describe(site), Patch.Between(site, after), gesture, window, null));
+        journal.Add(new(new(journal.Count + 1, default, edit.Describe(site), gesture, window), edit, Patch.Between(site, after)));
         site = after;
     }
 
@@ -99,6 +110,12 @@ public class HistoryTests
     {
         Assert.NotNull(reversal);
         site = reversal.Patch.Apply(site);
-        journal.Add(new(journal.Count + 1, default, reversal.Edit, reversal.Edit.Describe(site), reversal.Patch, gesture, "a", reversal.Edit.Gesture));
+        journal.Add(new(new(journal.Count + 1, default, reversal.Edit.Describe(site), gesture, "a", reversal.Edit.Gesture, reversal.Edit.Again), reversal.Edit, reversal.Patch));
     }
+
+    private Reversal? Undo(string window, long openedAt) => Reversed(History.Reversible(journal.Select(e => e.Line), window, openedAt).Undo);
+
+    private Reversal? Redo(string window, long openedAt) => Reversed(History.Reversible(journal.Select(e => e.Line), window, openedAt).Redo);
+
+    private Reversal? Reversed(ReversibleGesture? gesture) => gesture is null ? null : History.Reverse(gesture, journal.Where(e => e.Line.Gesture == gesture.Gesture), site);
 }
