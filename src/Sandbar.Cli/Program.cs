@@ -4,6 +4,7 @@ using Sandbar.Cli.Verbs;
 var root = new RootCommand("Sandbar: a site's colours, type, looks and overrides, kept in one place. On the command line: the core without the web.")
 {
     ColorVerbs.Command,
+    BuildVerb.Command,
     ServeVerb.Command,
 };
 return await root.Parse(args).InvokeAsync();

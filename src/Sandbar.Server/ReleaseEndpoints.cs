@@ -23,20 +23,35 @@ internal static class ReleaseEndpoints
             string slug, OpenSites sites, SiteStore store, CancellationToken cancel) =>
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
-            using var bytes = new MemoryStream();
-            using (var zip = new ZipArchive(bytes, ZipArchiveMode.Create, leaveOpen: true))
-            {
-                foreach (var file in SiteRelease.Files(head.Stored.Site))
-                {
-                    var content = file.Text is { } text ? Encoding.UTF8.GetBytes(text) : (await store.AssetAsync(file.Hash!, cancel))?.Bytes;
-                    if (content is null) return TypedResults.Problem($"The file {file.Path} is missing from the shelf.", statusCode: StatusCodes.Status500InternalServerError);
-                    var entry = zip.CreateEntry(file.Path);
-                    entry.LastWriteTime = FileDate;
-                    await using var stream = await entry.OpenAsync(cancel);
-                    await stream.WriteAsync(content, cancel);
-                }
-            }
-            return TypedResults.File(bytes.ToArray(), "application/zip", $"{slug}.zip");
+            return await ZipAsync(slug, SiteRelease.Files(head.Stored.Site), store, cancel);
         }).ExcludeFromDescription();
+
+        api.MapGet("/sites/{slug}/release/site-file.zip", async Task<Results<FileContentHttpResult, ProblemHttpResult>> (
+            string slug, OpenSites sites, SiteStore store, CancellationToken cancel) =>
+        {
+            if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
+            var site = head.Stored.Site;
+            var assets = site.Shelf.Select(item => new ReleaseFile(SiteFile.AssetPath(slug, item), null, item.Hash)).DistinctBy(f => f.Path);
+            return await ZipAsync($"{slug}-site", assets.Prepend(new(slug + SiteFile.Extension, SiteFile.Write(site), null)), store, cancel);
+        }).ExcludeFromDescription();
+    }
+
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> ZipAsync(
+        string name, IEnumerable<ReleaseFile> files, SiteStore store, CancellationToken cancel)
+    {
+        using var bytes = new MemoryStream();
+        using (var zip = new ZipArchive(bytes, ZipArchiveMode.Create, leaveOpen: true))
+        {
+            foreach (var file in files)
+            {
+                var content = file.Text is { } text ? Encoding.UTF8.GetBytes(text) : (await store.AssetAsync(file.Hash!, cancel))?.Bytes;
+                if (content is null) return TypedResults.Problem($"The file {file.Path} is missing from the shelf.", statusCode: StatusCodes.Status500InternalServerError);
+                var entry = zip.CreateEntry(file.Path);
+                entry.LastWriteTime = FileDate;
+                await using var stream = await entry.OpenAsync(cancel);
+                await stream.WriteAsync(content, cancel);
+            }
+        }
+        return TypedResults.File(bytes.ToArray(), "application/zip", $"{name}.zip");
     }
 }

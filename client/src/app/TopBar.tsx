@@ -32,6 +32,7 @@ export function TopBar({ onFind }: { onFind: () => void }) {
           items: [
             { key: 'css', label: <a href={`${release}/site.css`}>Stylesheet (site.css)</a> },
             { key: 'zip', label: <a href={`${release}/pages.zip`}>Pages, fonts and pictures (zip)</a> },
+            { key: 'file', label: <a href={`${release}/site-file.zip`}>The site itself, for sandbar build (zip)</a> },
           ],
         }}
       >

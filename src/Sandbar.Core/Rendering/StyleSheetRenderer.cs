@@ -14,6 +14,9 @@ public static partial class StyleSheetRenderer
 {
     private static readonly ConditionalWeakTable<Look, LookRules> Kept = [];
 
+    /// <summary>The blocks with own values in a block, found once for as long as it stays as it is: pages that do not change cost next to nothing.</summary>
+    private static readonly ConditionalWeakTable<Block, Block[]> Different = [];
+
     public static StyleSheet Render(Site site)
     {
         var rules = ImmutableArray.CreateBuilder<Rule>();
@@ -25,13 +28,13 @@ public static partial class StyleSheetRenderer
                 foreach (var look in site.Looks.Where(l => l.Part == part.Id)) rules.AddRange(RulesOf(site, part, look));
             }
         }
-        foreach (var block in AllBlocks(site).Where(b => b.Own.Count > 0)) rules.AddRange(OwnRules(site, block));
+        foreach (var block in Outermost(site).SelectMany(b => Different.GetValue(b, DifferentIn))) rules.AddRange(OwnRules(site, block));
         return new(site.Name, Fonts(site), [.. Foundations(site, RoleSteps(site, rules)), .. rules], site.Overrides.Site);
     }
 
     /// <summary>Every block of the site: the frame's, then page by page, outer before inner.</summary>
     public static IEnumerable<Block> AllBlocks(Site site) =>
-        new[] { site.Frame.Header, site.Frame.Footer }.Concat(site.Pages.SelectMany(p => p.Sections)).SelectMany(WithInner);
+        Outermost(site).SelectMany(WithInner);
 
     /// <summary>The blocks that a page shows, the frame's among them.</summary>
     public static IEnumerable<Block> BlocksOf(Site site, Page page) =>
@@ -49,6 +52,10 @@ public static partial class StyleSheetRenderer
 
     [GeneratedRegex(@"--role-[\w-]+-(?:tint|shade)-\d")]
     private static partial Regex RoleStep();
+
+    private static IEnumerable<Block> Outermost(Site site) => new[] { site.Frame.Header, site.Frame.Footer }.Concat(site.Pages.SelectMany(p => p.Sections));
+
+    private static Block[] DifferentIn(Block block) => [.. WithInner(block).Where(b => b.Own.Count > 0)];
 
     private static IEnumerable<Block> WithInner(Block block) => block.Blocks.SelectMany(WithInner).Prepend(block);
 

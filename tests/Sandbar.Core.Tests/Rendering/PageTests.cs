@@ -119,7 +119,11 @@ public class PageTests
     {
         var block = Demo.Site.Frame.Header with
         {
-            Id = "x", Part = part, Look = Demo.Site.Looks.First(l => l.Part == part).Id, Blocks = [], Content = Demo.Site.Frame.Header.Content.Clear().AddRange(content.ToDictionary(c => c.Slot, c => c.Content)),
+            Id = "x",
+            Part = part,
+            Look = Demo.Site.Looks.First(l => l.Part == part).Id,
+            Blocks = [],
+            Content = Demo.Site.Frame.Header.Content.Clear().AddRange(content.ToDictionary(c => c.Slot, c => c.Content)),
         };
         var html = PageWriter.Write(Demo.Site, Demo.Site.Pages[0] with { Sections = [block] }, Plain);
         var main = html[(html.IndexOf("<main>", StringComparison.Ordinal) + 6)..html.IndexOf("</main>", StringComparison.Ordinal)];

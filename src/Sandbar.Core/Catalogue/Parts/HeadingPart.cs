@@ -11,7 +11,7 @@ internal static class HeadingPart
         Name = $"Heading {level}",
         Hook = $".heading-{level}",
         Slots = [new("text", "Text", SlotKind.Text, Required: true, Sample: "What grows here")],
-        Properties = 
+        Properties =
         [
             Properties.Background, Properties.TextColor, Properties.TextStyle, Properties.TextAlign, Properties.LineAbove, Properties.LineBelow, Properties.Radius,
             Properties.Padding, Properties.Measure, Properties.SpaceBefore,

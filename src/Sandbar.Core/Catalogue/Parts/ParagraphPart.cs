@@ -9,7 +9,7 @@ internal static class ParagraphPart
         Name = "Paragraph",
         Hook = ".paragraph",
         Slots = [new("text", "Text", SlotKind.Text, Required: true, Sample: "Every packet carries the name of whoever grew it last, and the year.")],
-        Properties = 
+        Properties =
         [
             Properties.Background, Properties.TextColor, Properties.TextStyle, Properties.TextAlign, Properties.LineAbove, Properties.LineBelow,
             Properties.Padding, Properties.Measure, Properties.SpaceBefore,

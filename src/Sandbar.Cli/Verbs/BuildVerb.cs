@@ -1,0 +1,76 @@
+using System.CommandLine;
+using System.Security.Cryptography;
+using Sandbar.Core.Design;
+using Sandbar.Core.Interchange;
+using Sandbar.Server;
+using Sandbar.Store;
+
+namespace Sandbar.Cli.Verbs;
+
+/// <summary><c>build</c>: the stylesheet and static pages of a site, in a folder.</summary>
+internal static class BuildVerb
+{
+    public static Command Command
+    {
+        get
+        {
+            var site = new Argument<string>("site") { Description = $"A {SiteFile.Extension} file, or the name of a site in the store" };
+            var output = new Option<string>("--out") { Description = "Folder to write into; made when it is not there", Required = true };
+            var store = new Option<string>("--store") { Description = "Folder of the store", DefaultValueFactory = _ => ServerOptions.FromEnvironment().Store };
+            var command = new Command("build", "Writes the stylesheet and static pages of a site, with their fonts and pictures.") { site, output, store };
+            command.SetAction(async (result, cancel) =>
+            {
+                try
+                {
+                    var (read, asset) = await OpenAsync(result.GetValue(site)!, result.GetValue(store)!, cancel);
+                    var count = await WriteAsync(read, asset, result.GetValue(output)!, cancel);
+                    Console.WriteLine($"{read.Name}: {count} files in {Path.GetFullPath(result.GetValue(output)!)}");
+                    return 0;
+                }
+                catch (Exception problem) when (problem is FormatException or IOException or UnauthorizedAccessException)
+                {
+                    await Console.Error.WriteLineAsync(problem.Message);
+                    return 1;
+                }
+            });
+            return command;
+        }
+    }
+
+    private static async Task<(Site Site, Func<ShelfItem, Task<byte[]?>> Asset)> OpenAsync(string name, string folder, CancellationToken cancel)
+    {
+        if (name.EndsWith(SiteFile.Extension, StringComparison.OrdinalIgnoreCase))
+        {
+            if (!File.Exists(name)) throw new FormatException($"There is no file {name}.");
+            var site = SiteFile.Read(await File.ReadAllTextAsync(name, cancel));
+            var beside = name[..^SiteFile.Extension.Length];
+            return (site, async item => File.Exists(SiteFile.AssetPath(beside, item)) ? await File.ReadAllBytesAsync(SiteFile.AssetPath(beside, item), cancel) : null);
+        }
+        if (!Directory.Exists(folder)) throw new FormatException($"There is no store at {folder}.");
+        var store = new SiteStore(folder);
+        await store.MigrateAsync(cancel);
+        var stored = await store.OpenAsync(name, cancel)
+            ?? throw new FormatException($"The store has no site “{name}”. It has: {string.Join(", ", (await store.ListAsync(cancel)).Select(s => s.Slug))}.");
+        return (stored.Site, async item => (await store.AssetAsync(item.Hash, cancel))?.Bytes);
+    }
+
+    /// <summary>Reads everything before it writes anything, so that a broken site leaves no half of itself.</summary>
+    private static async Task<int> WriteAsync(Site site, Func<ShelfItem, Task<byte[]?>> asset, string folder, CancellationToken cancel)
+    {
+        var files = new List<(string Path, byte[] Bytes)>();
+        var shelf = site.Shelf.ToDictionary(i => i.File, StringComparer.Ordinal);
+        foreach (var file in SiteRelease.Files(site))
+        {
+            var bytes = file.Text is { } text ? System.Text.Encoding.UTF8.GetBytes(text) : await asset(shelf[file.Path]);
+            if (bytes is null) throw new FormatException($"{file.Path} is missing: its bytes are not beside the site file.");
+            if (file.Hash is { } hash && Convert.ToHexStringLower(SHA256.HashData(bytes)) != hash) throw new FormatException($"{file.Path} is not the file the site was saved with: its bytes have changed.");
+            files.Add((Path.Combine(folder, file.Path), bytes));
+        }
+        foreach (var (path, bytes) in files)
+        {
+            Directory.CreateDirectory(Path.GetDirectoryName(path)!);
+            await File.WriteAllBytesAsync(path, bytes, cancel);
+        }
+        return files.Count;
+    }
+}

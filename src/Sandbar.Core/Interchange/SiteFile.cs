@@ -1,0 +1,48 @@
+using System.Text.Json;
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Interchange;
+
+/// <summary>
+/// A site as a file: <c>NAME.sandbar.json</c>, beside it the bytes of its shelf in <c>NAME.assets/HASH.ext</c>. Keys and lists stand in a stable
+/// order, so that it may live under version control.
+/// </summary>
+public static class SiteFile
+{
+    public const string Extension = ".sandbar.json";
+
+    private static readonly JsonSerializerOptions Readable = new(SiteJson.Options) { WriteIndented = true, NewLine = "\n" };
+
+    public static string Write(Site site) => JsonSerializer.Serialize(site, Readable) + "\n";
+
+    /// <summary>Where a file of the shelf lies, seen from the site file.</summary>
+    /// <param name="name">The site file's name without its extension.</param>
+    public static string AssetPath(string name, ShelfItem item) => $"{name}.assets/{item.Hash}{Path.GetExtension(item.File)}";
+
+    /// <summary>Reads a site file.</summary>
+    /// <exception cref="FormatException">It is broken, of a newer format, or not a site; the message says where and what.</exception>
+    public static Site Read(string text)
+    {
+        try
+        {
+            using var document = JsonDocument.Parse(text, new() { MaxDepth = SiteJson.Options.MaxDepth });
+            if (document.RootElement.ValueKind != JsonValueKind.Object || !document.RootElement.TryGetProperty("format", out var format) || !format.TryGetInt32(out var number))
+                throw new FormatException("This is not a site file: it does not say its format at the top.");
+            if (number > Site.CurrentFormat)
+                throw new FormatException($"/format: this site file is of format {number}, and this Sandbar reads up to {Site.CurrentFormat}. Open it with a newer Sandbar.");
+            if (number < 1) throw new FormatException($"/format: there is no format {number}.");
+            var site = document.RootElement.Deserialize<Site>(SiteJson.Options)!;
+            if (SiteCheck.Problems(site).FirstOrDefault() is { } problem) throw new FormatException($"{problem.Path}: {problem.Message}");
+            return site;
+        }
+        catch (JsonException broken)
+        {
+            var place = broken.Path is { Length: > 1 } path ? path[1..].Replace('.', '/') : $"line {broken.LineNumber + 1}, column {broken.BytePositionInLine + 1}";
+            throw new FormatException($"{place}: the site file cannot be read here.");
+        }
+        catch (InvalidOperationException)
+        {
+            throw new FormatException("/format: the format of a site file is a whole number.");
+        }
+    }
+}
