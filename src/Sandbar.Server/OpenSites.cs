@@ -41,6 +41,14 @@ public sealed class OpenSites(SiteStore store, TimeProvider clock)
         return stored is null ? null : open.GetOrAdd(slug, _ => new(new(stored, StyleSheetRenderer.Render(stored.Site)))).Head;
     }
 
+    /// <summary>Puts a site away or brings it back. False where there is none.</summary>
+    public async Task<bool> PutAwayAsync(string slug, bool away, CancellationToken cancel)
+    {
+        var found = await store.PutAwayAsync(slug, away ? clock.GetUtcNow() : null, cancel);
+        open.TryRemove(slug, out _);
+        return found;
+    }
+
     /// <summary>Makes an edit. It is on the disk when this returns.</summary>
     public Task<EditResult> EditAsync(string slug, EditSource source, Edit edit, CancellationToken cancel) => ChangeAsync(slug, async head =>
     {

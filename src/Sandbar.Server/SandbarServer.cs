@@ -46,6 +46,7 @@ public static class SandbarServer
         app.MapOpenApi();
         var api = app.MapGroup("/api");
         SiteEndpoints.Map(api);
+        SiteListEndpoints.Map(api);
         EditEndpoints.Map(api);
         SnapshotEndpoints.Map(api);
         ReleaseEndpoints.Map(api);
@@ -67,7 +68,7 @@ public static class SandbarServer
     {
         var store = app.Services.GetRequiredService<SiteStore>();
         await store.MigrateAsync();
-        if ((await store.ListAsync()).Count == 0) await store.AddAsync(PellwynSample.Create(), app.Services.GetRequiredService<TimeProvider>().GetUtcNow());
+        if ((await store.SlugsAsync()).Count == 0) await store.AddAsync(PellwynSample.Create(), app.Services.GetRequiredService<TimeProvider>().GetUtcNow());
     }
 
     private static void MapClient(WebApplication app, string folder)

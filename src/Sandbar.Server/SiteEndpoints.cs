@@ -2,7 +2,6 @@ using System.ComponentModel.DataAnnotations;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Sandbar.Core.Colors;
 using Sandbar.Core.Rendering;
-using Sandbar.Store;
 
 namespace Sandbar.Server;
 
@@ -13,9 +12,6 @@ internal static class SiteEndpoints
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/sites", async (SiteStore store, CancellationToken cancel) =>
-            (await store.ListAsync(cancel)).Select(s => new SiteSummary(s.Slug, s.Name)).ToList()).WithName("listSites");
-
         api.MapGet("/sites/{slug}", async Task<Results<Ok<SiteView>, ProblemHttpResult>> (string slug, string window, long? openedAt, OpenSites sites, CancellationToken cancel) =>
             await sites.FindAsync(slug, cancel) is { } head
                 ? TypedResults.Ok(SiteView.Of(head, window, openedAt ?? head.Stored.Version))
@@ -41,8 +37,6 @@ internal static class SiteEndpoints
     public static ProblemHttpResult Missing(string slug) =>
         TypedResults.Problem($"There is no site at “{slug}”. It may have been renamed or deleted.", statusCode: StatusCodes.Status404NotFound, title: "No such site");
 }
-
-public sealed record SiteSummary(string Slug, string Name);
 
 /// <param name="Chroma">The largest OKLCH chroma inside sRGB, for lightness 1 down to 0 in even steps.</param>
 public sealed record PlaneView(double Hue, IReadOnlyList<double> Chroma);

@@ -47,6 +47,9 @@ public sealed class SiteRow
     public required string Name { get; set; }
 
     public DateTimeOffset Created { get; set; }
+
+    /// <summary>When it was put away; null where it was not. What was put away can be brought back.</summary>
+    public DateTimeOffset? Deleted { get; set; }
 }
 
 /// <summary>A whole site at a version, so that opening need not replay everything.</summary>

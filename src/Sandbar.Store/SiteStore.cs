@@ -48,7 +48,7 @@ public sealed class SiteStore
     public async Task<IReadOnlyList<SiteRow>> ListAsync(CancellationToken cancel = default)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
-        return await db.Sites.AsNoTracking().OrderBy(s => s.Name).ToListAsync(cancel);
+        return await db.Sites.AsNoTracking().Where(s => s.Deleted == null).OrderBy(s => s.Name).ToListAsync(cancel);
     }
 
     /// <summary>Adds a site with its assets, as version 0.</summary>
@@ -65,10 +65,27 @@ public sealed class SiteStore
         await db.SaveChangesAsync(cancel);
     }
 
+    /// <summary>The slugs that are taken, those of deleted sites among them.</summary>
+    public async Task<IReadOnlyList<string>> SlugsAsync(CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        return await db.Sites.Select(s => s.Slug).ToListAsync(cancel);
+    }
+
+    /// <summary>Puts a site away, or brings it back; nothing of it is lost.</summary>
+    /// <param name="deleted">When it is put away, or null to bring it back.</param>
+    /// <returns>Whether there is such a site.</returns>
+    public async Task<bool> PutAwayAsync(string slug, DateTimeOffset? deleted, CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        return await db.Sites.Where(s => s.Slug == slug).ExecuteUpdateAsync(set => set.SetProperty(s => s.Deleted, deleted), cancel) > 0;
+    }
+
     /// <summary>Opens a site: its last checkpoint and the patches since. Null where there is none of that name.</summary>
     public async Task<StoredSite?> OpenAsync(string slug, CancellationToken cancel = default)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
+        if (!await db.Sites.AnyAsync(s => s.Slug == slug && s.Deleted == null, cancel)) return null;
         var checkpoint = await db.Checkpoints.AsNoTracking().Where(c => c.Slug == slug).OrderByDescending(c => c.Version).FirstOrDefaultAsync(cancel);
         if (checkpoint is null) return null;
         var site = JsonSerializer.Deserialize<Site>(checkpoint.Document, SiteJson.Options) ?? throw new InvalidDataException($"The site {slug} is empty.");

@@ -259,6 +259,99 @@ public sealed class ServerTests : IAsyncLifetime
         Assert.Equal("#333333", (await server.SiteAsync()).Color());
     }
 
+    [Fact]
+    public async Task Sites_are_duplicated_put_away_and_brought_back()
+    {
+        await server.EditAsync(0, LocalServer.SetColor("#111111")).OkAsync();
+        var copy = await server.Client.PostAsJsonAsync("/api/sites/pellwyn/copies", new { name = "Pellwyn in winter" }, Cancel).OkAsync();
+        Assert.Equal("pellwyn-in-winter", copy["slug"]!.GetValue<string>());
+        using (var taken = await server.Client.PostAsJsonAsync("/api/sites/pellwyn/copies", new { name = "PELLWYN in winter" }, Cancel)) Assert.Equal(HttpStatusCode.BadRequest, taken.StatusCode);
+        var site = (await server.Client.GetFromJsonAsync<JsonObject>("/api/sites/pellwyn-in-winter?window=w", Cancel))!;
+        Assert.Equal((0L, "#111111", "Pellwyn in winter"), (site.Version(), site.Color(), site["name"]!.GetValue<string>()));
+
+        Assert.Equal(HttpStatusCode.NoContent, (await server.Client.DeleteAsync("/api/sites/pellwyn", Cancel)).StatusCode);
+        Assert.Equal(["pellwyn-in-winter"], await SlugsAsync());
+        Assert.Equal(HttpStatusCode.NotFound, (await server.Client.GetAsync("/api/sites/pellwyn?window=w", Cancel)).StatusCode);
+        using (var edit = await server.EditAsync(1, LocalServer.SetColor("#222222"))) Assert.Equal(HttpStatusCode.NotFound, edit.StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await server.Client.PostAsync("/api/sites/pellwyn/restored", null, Cancel)).StatusCode);
+        Assert.Equal((1L, "#111111"), ((await server.SiteAsync()).Version(), (await server.SiteAsync()).Color()));
+        Assert.Equal(HttpStatusCode.NotFound, (await server.Client.DeleteAsync("/api/sites/nowhere", Cancel)).StatusCode);
+    }
+
+    [Fact]
+    public async Task A_saved_site_is_opened_as_a_new_one_that_is_released_alike()
+    {
+        var zip = await server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/site-file.zip", Cancel);
+        using (var taken = await OpenAsync(zip)) Assert.Contains("is taken", await taken.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
+        await server.EditAsync(0, new { kind = "renameSite", name = "The old one" }).OkAsync();
+        var opened = await OpenAsync(zip).OkAsync();
+        Assert.Equal("pellwyn-seed-library", opened["slug"]!.GetValue<string>());
+        await server.EditAsync(1, new { kind = "renameSite", name = "Pellwyn Seed Library 2" }).OkAsync();
+        var (before, after) = (await PagesAsync("pellwyn"), await PagesAsync("pellwyn-seed-library"));
+        Assert.Equal(before.Keys, after.Keys);
+        Assert.All(before.Keys.Where(k => k != "site.css"), k => Assert.Equal(before[k], after[k]));
+    }
+
+    [Fact]
+    public async Task A_zip_that_is_not_what_it_says_is_refused_and_leaves_nothing()
+    {
+        var zip = await server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/site-file.zip", Cancel);
+        (byte[] Zip, string Said)[] bad =
+        [
+            ([1, 2, 3], "not a zip"),
+            (Changed(zip, (name, bytes) => name.EndsWith(".json", StringComparison.Ordinal) ? null : bytes), "There is no .sandbar.json file"),
+            (Changed(zip, (name, bytes) => name.EndsWith(".svg", StringComparison.Ordinal) ? null : bytes), "is missing"),
+            (Changed(zip, (name, bytes) => name.EndsWith(".svg", StringComparison.Ordinal) ? [.. bytes, 32] : bytes), "its bytes have changed"),
+            (Changed(zip, (name, bytes) => name.EndsWith(".json", StringComparison.Ordinal) ? Encoding.UTF8.GetBytes("{\"format\":7}") : bytes), "of format 7"),
+            (Changed(zip, (name, bytes) => name.EndsWith(".json", StringComparison.Ordinal) ? new byte[100 * 1024 * 1024] : bytes), "larger than"),
+        ];
+        foreach (var (bytes, said) in bad)
+        {
+            using var refused = await OpenAsync(bytes);
+            Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+            Assert.Contains(said, await refused.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
+        }
+        Assert.Equal(["pellwyn"], await SlugsAsync());
+    }
+
+    private static byte[] Changed(byte[] zip, Func<string, byte[], byte[]?> change)
+    {
+        using var target = new MemoryStream();
+        using (var from = new ZipArchive(new MemoryStream(zip)))
+        using (var to = new ZipArchive(target, ZipArchiveMode.Create, leaveOpen: true))
+        {
+            foreach (var entry in from.Entries)
+            {
+                using var content = new MemoryStream();
+                using (var stream = entry.Open()) stream.CopyTo(content);
+                if (change(entry.FullName, content.ToArray()) is not { } bytes) continue;
+                using var into = to.CreateEntry(entry.FullName).Open();
+                into.Write(bytes);
+            }
+        }
+        return target.ToArray();
+    }
+
+    private async Task<Dictionary<string, string>> PagesAsync(string slug)
+    {
+        using var zip = new ZipArchive(new MemoryStream(await server.Client.GetByteArrayAsync($"/api/sites/{slug}/release/pages.zip", Cancel)));
+        return zip.Entries.ToDictionary(e => e.FullName, e =>
+        {
+            using var reader = new StreamReader(e.Open());
+            return reader.ReadToEnd();
+        });
+    }
+
+    private async Task<List<string>> SlugsAsync() =>
+        [.. (await server.Client.GetFromJsonAsync<JsonArray>("/api/sites", Cancel))!.Select(s => s!["slug"]!.GetValue<string>())];
+
+    private Task<HttpResponseMessage> OpenAsync(byte[] zip)
+    {
+        var content = new ByteArrayContent(zip);
+        content.Headers.ContentType = new("application/zip");
+        return server.Client.PostAsync("/api/sites", content, Cancel);
+    }
+
     private Task<HttpResponseMessage> NameAsync(string name) => server.Client.PostAsJsonAsync("/api/sites/pellwyn/snapshots", new { name }, Cancel);
 
     private Task<HttpResponseMessage> BackAsync(JsonObject snapshot, long version) => server.Client.PostAsJsonAsync(

@@ -1,22 +1,29 @@
-import { useQuery } from '@tanstack/react-query';
-import { Alert, Button, Skeleton } from 'antd';
-import { useEffect } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Alert, App, Button, Input, Modal, Skeleton } from 'antd';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { answered, api } from '../api/client';
+import { answered, api, type RequestFailed, type Schemas } from '../api/client';
+import { newGesture, windowId } from '../api/window';
+
+type Summary = Schemas['SiteSummary'];
 
 /** The sites of this store. */
 export function HomePage() {
   const sites = useQuery({ queryKey: ['sites'], queryFn: () => answered(api.GET('/api/sites')) });
+  const [naming, setNaming] = useState<{ site: Summary; way: 'rename' | 'duplicate' } | null>(null);
   useEffect(() => {
     document.title = 'Sandbar';
-    document.documentElement.dataset.settled = String(!sites.isPending);
+    document.documentElement.dataset.settled = String(!sites.isFetching);
     return () => {
       delete document.documentElement.dataset.settled;
     };
-  }, [sites.isPending]);
+  }, [sites.isFetching]);
   return (
     <main className="home">
-      <h1>Sandbar</h1>
+      <div className="home-head">
+        <h1>Sandbar</h1>
+        <OpenFile />
+      </div>
       {sites.isPending && <Skeleton active={false} />}
       {sites.isError && (
         <Alert
@@ -26,15 +33,154 @@ export function HomePage() {
           action={<Button onClick={() => void sites.refetch()}>Try again</Button>}
         />
       )}
-      {sites.data && (
+      {sites.data?.length === 0 && <p className="empty">There is no site here. Open a site file, or start over with ./run --fresh.</p>}
+      {sites.data && sites.data.length > 0 && (
         <ul className="site-list">
           {sites.data.map((site) => (
-            <li key={site.slug}>
-              <Link to={`/sites/${site.slug}/palette`}>{site.name}</Link>
-            </li>
+            <SiteRow key={site.slug} site={site} onName={(way) => setNaming({ site, way })} />
           ))}
         </ul>
       )}
+      {naming && <NameDialog {...naming} onClose={() => setNaming(null)} />}
     </main>
+  );
+}
+
+function SiteRow({ site, onName }: { site: Summary; onName: (way: 'rename' | 'duplicate') => void }) {
+  const queries = useQueryClient();
+  const { notification } = App.useApp();
+  const path = { slug: site.slug };
+  const again = () => queries.invalidateQueries({ queryKey: ['sites'] });
+  const remove = async () => {
+    const { error } = await api.DELETE('/api/sites/{slug}', { params: { path } });
+    if (error) return;
+    await again();
+    const key = `deleted ${site.slug}`;
+    notification.info({
+      key,
+      title: `${site.name} was deleted`,
+      duration: 0,
+      placement: 'bottomLeft',
+      actions: (
+        <Button
+          onClick={() => {
+            notification.destroy(key);
+            void api.POST('/api/sites/{slug}/restored', { params: { path } }).then(again);
+          }}
+        >
+          Undo
+        </Button>
+      ),
+    });
+  };
+  return (
+    <li>
+      <Link to={`/sites/${site.slug}/palette`} title={site.name}>
+        {site.name}
+      </Link>
+      <span className="site-acts">
+        <Button size="small" aria-label={`Rename ${site.name}`} onClick={() => onName('rename')}>
+          Rename
+        </Button>
+        <Button size="small" aria-label={`Duplicate ${site.name}`} onClick={() => onName('duplicate')}>
+          Duplicate
+        </Button>
+        <Button size="small" aria-label={`Save ${site.name} as a file`} href={`/api/sites/${site.slug}/release/site-file.zip`}>
+          Save
+        </Button>
+        <Button size="small" danger aria-label={`Delete ${site.name}`} onClick={() => void remove()}>
+          Delete
+        </Button>
+      </span>
+    </li>
+  );
+}
+
+function NameDialog({ site, way, onClose }: { site: Summary; way: 'rename' | 'duplicate'; onClose: () => void }) {
+  const queries = useQueryClient();
+  const [name, setName] = useState(way === 'rename' ? site.name : `${site.name} copy`);
+  const [problem, setProblem] = useState<string | null>(null);
+  const save = async () => {
+    const path = { slug: site.slug };
+    try {
+      if (way === 'duplicate') await answered(api.POST('/api/sites/{slug}/copies', { params: { path }, body: { name } }));
+      else {
+        const { version } = await answered(api.GET('/api/sites/{slug}', { params: { path, query: { window: windowId } } }));
+        const edit = { kind: 'renameSite' as const, name };
+        const body = { version, window: windowId, openedAt: version, gesture: newGesture(), edit };
+        await answered(api.POST('/api/sites/{slug}/edits', { params: { path }, body }));
+      }
+      await queries.invalidateQueries({ queryKey: ['sites'] });
+      queries.removeQueries({ queryKey: ['site', site.slug] });
+      onClose();
+    } catch (failed) {
+      setProblem((failed as RequestFailed).message);
+    }
+  };
+  return (
+    <Modal
+      open
+      title={way === 'rename' ? `Rename ${site.name}` : `Duplicate ${site.name}`}
+      okText={way === 'rename' ? 'Rename' : 'Duplicate'}
+      onOk={() => void save()}
+      onCancel={onClose}
+    >
+      <Input
+        aria-label="Name"
+        value={name}
+        maxLength={60}
+        status={problem ? 'error' : ''}
+        onChange={(event) => {
+          setName(event.target.value);
+          setProblem(null);
+        }}
+        onPressEnter={() => void save()}
+      />
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+    </Modal>
+  );
+}
+
+/** Opens a saved site as a new one. */
+function OpenFile() {
+  const queries = useQueryClient();
+  const { notification } = App.useApp();
+  const input = useRef<HTMLInputElement>(null);
+  const [opening, setOpening] = useState(false);
+  const open = async (file: File | undefined) => {
+    if (!file) return;
+    setOpening(true);
+    try {
+      const answer = await fetch('/api/sites', { method: 'POST', headers: { 'Content-Type': 'application/zip' }, body: file });
+      const said = (await answer.json().catch(() => ({}))) as { name?: string; detail?: string };
+      if (answer.ok) notification.success({ title: `${said.name} was opened`, placement: 'bottomLeft' });
+      else notification.error({ title: 'This site file cannot be opened', description: said.detail, placement: 'bottomLeft', duration: 0 });
+      await queries.invalidateQueries({ queryKey: ['sites'] });
+    } catch {
+      notification.error({ title: 'The server did not answer', placement: 'bottomLeft' });
+    } finally {
+      setOpening(false);
+      if (input.current) input.current.value = '';
+    }
+  };
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept=".zip"
+        className="unseen"
+        tabIndex={-1}
+        aria-label="Site file (zip)"
+        onChange={(event) => void open(event.target.files?.[0])}
+      />
+      <Button loading={opening} onClick={() => input.current?.click()}>
+        Open a site file
+      </Button>
+    </>
   );
 }

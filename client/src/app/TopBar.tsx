@@ -1,4 +1,5 @@
 import { Button, Dropdown, Tooltip } from 'antd';
+import { Link } from 'react-router';
 import { useEditing } from './editingContext';
 import { KeysButton } from './KeysButton';
 import { useReverse } from './shortcuts';
@@ -11,7 +12,9 @@ export function TopBar({ onFind }: { onFind: () => void }) {
   const release = `/api/sites/${site.slug}/release`;
   return (
     <header className="top-bar">
-      <span className="wordmark">Sandbar</span>
+      <Link to="/" className="wordmark" title="All sites">
+        Sandbar
+      </Link>
       <span className="site-title" title={site.name}>
         {site.name}
       </span>

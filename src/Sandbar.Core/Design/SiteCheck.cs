@@ -15,6 +15,11 @@ public static partial class SiteCheck
     /// <summary>What the sheet itself reads.</summary>
     private static readonly string[] NeededRoles = ["ground", "text", "selection"];
 
+    private static readonly Dictionary<string, string> MediaTypes = new(StringComparer.Ordinal)
+    {
+        [".woff2"] = "font/woff2", [".svg"] = "image/svg+xml", [".png"] = "image/png", [".jpg"] = "image/jpeg", [".webp"] = "image/webp",
+    };
+
     private static readonly string[] BorderStyles = ["none", "solid", "dashed", "dotted", "double"];
     private static readonly string[] Cases = ["none", "uppercase", "lowercase", "capitalize"];
     private static readonly string[] Units = ["", "px", "rem", "em", "%", "vw", "vh", "ch"];
@@ -210,7 +215,7 @@ public static partial class SiteCheck
         private IEnumerable<Problem> Shelf()
         {
             foreach (var problem in Ids("/shelf", site.Shelf)) yield return problem;
-            foreach (var item in site.Shelf.Where(i => !ShelfPath().IsMatch(i.File) || !Hash().IsMatch(i.Hash))) yield return new($"/shelf/{item.Id}", $"{item.Name} is not a font or picture of a shelf.");
+            foreach (var item in site.Shelf.Where(i => !ShelfPath().IsMatch(i.File) || !Hash().IsMatch(i.Hash) || i.MediaType != MediaTypes[Path.GetExtension(i.File)])) yield return new($"/shelf/{item.Id}", $"{item.Name} is not a font or picture of a shelf.");
             if (site.Shelf.Select(i => i.File).Distinct(StringComparer.OrdinalIgnoreCase).Count() < site.Shelf.Length) yield return new("/shelf", "Two files of the shelf have the same name.");
             if (site.Overrides.Site.Length > SetOverrides.Longest) yield return new("/overrides/site", $"The sheet is longer than {SetOverrides.Longest / 1000} kB.");
         }

@@ -57,6 +57,7 @@ public class SiteFileTests
     [InlineData("/pages/0/sections/0/look", "\"button-plain\"", "/pages/home/sections/home-banner/look")]
     [InlineData("/pages/0/sections/0/id", "\"x } body {\"", "/pages/home/sections")]
     [InlineData("/shelf/0/file", "\"../../run\"", "/shelf/")]
+    [InlineData("/shelf/0/mediaType", "\"text/html\"", "/shelf/")]
     [InlineData("/shelf/0/hash", "\"../secret\"", "/shelf/")]
     public void What_could_break_out_or_leads_nowhere_is_refused_with_its_place(string path, string value, string place)
     {
