@@ -52,6 +52,8 @@ public sealed class OpenSites(SiteStore store, TimeProvider clock)
     /// <summary>Makes an edit. It is on the disk when this returns.</summary>
     public Task<EditResult> EditAsync(string slug, EditSource source, Edit edit, CancellationToken cancel) => ChangeAsync(slug, async head =>
     {
+        if (edit is RenameSite rename && Names.Check(rename.Name, (await store.ListAsync(cancel)).Where(s => s.Slug != slug).Select(s => s.Name)) is { } taken)
+            return new EditResult.Refused([taken]);
         var outcome = edit.Apply(head.Stored.Site);
         if (outcome.Site is not { } changed) return new EditResult.Refused(outcome.Problems);
         var patch = Patch.Between(head.Stored.Site, changed);

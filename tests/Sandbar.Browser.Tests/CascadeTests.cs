@@ -91,6 +91,15 @@ public sealed class CascadeTests(Workplace workplace) : IClassFixture<Workplace>
         }
     }
 
+    /// <summary>Every property Chromium knows is known to us: no override is marked that works there.</summary>
+    [Fact]
+    public void Properties_of_chromium_are_known()
+    {
+        var names = workplace.Browser.Json("return [...getComputedStyle(document.documentElement)]").EnumerateArray().Select(n => n.GetString()!).ToList();
+        Assert.True(names.Count > 300);
+        Assert.DoesNotContain(names, n => !Sandbar.Core.Css.PropertyNames.IsKnown(n));
+    }
+
     private double Opacity(Site site, State state)
     {
         Load(site);

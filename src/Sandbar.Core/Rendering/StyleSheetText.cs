@@ -20,6 +20,9 @@ public enum SheetUse
 /// <summary>A stylesheet as text a person can read.</summary>
 public static class StyleSheetText
 {
+    private static readonly HashSet<string> HoldsRules =
+        new(["media", "supports", "layer", "container", "scope", "starting-style", "keyframes"], StringComparer.OrdinalIgnoreCase);
+
     private static readonly (string PseudoClass, string Force)[] Forced = [("hover", "hover"), ("focus-visible", "focus"), ("active", "pressed"), ("disabled", "off")];
 
     /// <summary>The generated sheet, without the overrides.</summary>
@@ -76,7 +79,25 @@ public static class StyleSheetText
     {
         var sheet = Parser.ParseStyleSheet(source);
         var refused = sheet.Rules.Where(IsRefused).Select(r => new SyntaxError(r.Start, r.End, Refusal(r)));
-        return [.. sheet.Errors.Concat(refused).OrderBy(e => e.Start)];
+        return [.. sheet.Errors.Concat(refused).Concat(sheet.Rules.SelectMany(UnknownProperties)).OrderBy(e => e.Start)];
+    }
+
+    /// <summary>Declarations whose name is no property; browsers leave them out. At-rules with descriptors of their own are passed over.</summary>
+    private static IEnumerable<SyntaxError> UnknownProperties(RuleNode rule)
+    {
+        if (rule is AtRuleNode at && !HoldsRules.Contains(at.Name)) yield break;
+        foreach (var item in rule.Items)
+        {
+            if (item is RuleNode inner)
+            {
+                foreach (var problem in UnknownProperties(inner)) yield return problem;
+            }
+            else if (item is DeclarationNode declaration && !PropertyNames.IsKnown(declaration.Name))
+            {
+                var meant = PropertyNames.Nearest(declaration.Name) is { } nearest ? $" Did you mean {nearest}?" : "";
+                yield return new(declaration.Start, declaration.Start + declaration.Name.Length, $"“{declaration.Name}” is not a property: browsers leave the line out.{meant}");
+            }
+        }
     }
 
     private static bool IsRefused(RuleNode rule) =>

@@ -92,6 +92,24 @@ public class ParserTests
         Assert.Contains("nothing is fetched", Assert.Single(StyleSheetText.Problems(css)).Message, StringComparison.Ordinal);
     }
 
+    [Theory]
+    [InlineData("a { colour: red }", "colour", "Did you mean color?")]
+    [InlineData("@media print { a { bakground: red } }", "bakground", "Did you mean background?")]
+    [InlineData("a { &:hover { margni: 0 } }", "margni", "Did you mean margin?")]
+    [InlineData("a { wholly-other-thing: 0 }", "wholly-other-thing", "browsers leave the line out.")]
+    public void A_name_that_is_no_property_is_said_at_its_place(string css, string name, string said)
+    {
+        var problem = Assert.Single(StyleSheetText.Problems(css));
+        Assert.Equal(name, css[problem.Start..problem.End]);
+        Assert.EndsWith(said, problem.Message, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("a { COLOR: red; --mine: 1; -webkit-line-clamp: 2; -moz-anything: 1 }")]
+    [InlineData("@font-face { font-family: x; src: url(x.woff2); font-display: swap; ascent-override: 90% }")]
+    [InlineData("@property --x { syntax: '*'; inherits: false } @keyframes x { from { opacity: 0 } }")]
+    public void What_is_a_property_or_a_descriptor_is_not_marked(string css) => Assert.Empty(StyleSheetText.Problems(css));
+
     private static void Inside(BlockItem item, int start, int end)
     {
         Assert.InRange(item.Start, start, end);

@@ -73,9 +73,16 @@ function PairRow({ pair }: { pair: Pair }) {
   return (
     <tr>
       <td>
-        <span className="pair-sample" style={{ background: pair.ground, color: pair.foreground }} aria-hidden="true">
-          {pair.kind === 'line' || pair.kind === 'focusRing' ? <span style={{ borderColor: pair.foreground }} /> : 'Aa'}
-        </span>
+        {/* A picture of the pair: the very thing that may not be readable. */}
+        <svg className="pair-sample" viewBox="0 0 34 24" aria-hidden="true" style={{ background: pair.ground }}>
+          {pair.kind === 'line' || pair.kind === 'focusRing' ? (
+            <path d="M8 12h18" stroke={pair.foreground} strokeWidth="2" />
+          ) : (
+            <text x="17" y="17" textAnchor="middle" fill={pair.foreground}>
+              Aa
+            </text>
+          )}
+        </svg>
         <code>
           {pair.foreground} on {pair.ground}
         </code>

@@ -1,0 +1,21 @@
+// Writes src/Sandbar.Core/Css/property-names.json: the names of CSS properties as css-tree carries them (MDN's data and its own patch) and as
+// Debian's Chromium has them, with both versions. A browser test tells when Chromium has learnt more.
+import { execFileSync } from 'node:child_process';
+import fs from 'node:fs';
+import { createRequire } from 'node:module';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const here = path.dirname(fileURLToPath(import.meta.url));
+const require = createRequire(path.join(here, '../client/package.json'));
+const { lexer, version } = require('css-tree');
+
+const chromium = (...args) => execFileSync('chromium', args, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] });
+const page = 'data:text/html,<body><script>document.body.textContent = [...getComputedStyle(document.body)].join(" ")</script>';
+const dom = chromium('--headless', '--no-sandbox', '--dump-dom', page);
+const inChromium = /<body>([^<]*)/.exec(dom)[1].split(' ');
+
+const names = [...new Set([...Object.keys(lexer.properties), ...inChromium])].filter((name) => name && !name.startsWith('-')).sort();
+const target = path.join(here, '../src/Sandbar.Core/Css/property-names.json');
+const made = { madeBy: 'scripts/make-css-data.mjs', 'css-tree': version, chromium: /[\d.]+/.exec(chromium('--version'))[0], names };
+fs.writeFileSync(target, JSON.stringify(made, null, 1) + '\n');
