@@ -35,6 +35,44 @@ public sealed class ReleaseTests(Workplace workplace) : IClassFixture<Workplace>
         browser.Resize(1280, 800);
     }
 
+    /// <summary>The same pixels too: every page, width and preference, as pictures of the same size.</summary>
+    [Fact]
+    public async Task The_release_is_pixel_for_pixel_the_stage()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        var browser = workplace.Browser;
+        await using var released = await Released.UnpackAsync(await workplace.Server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/pages.zip", cancel));
+        var pages = (await workplace.Server.SiteAsync())["pages"]!.AsArray().Select(p => (Id: p!["id"]!.GetValue<string>(), File: p["slug"]!.GetValue<string>() + ".html")).ToList();
+        try
+        {
+            foreach (var prefers in new[] { "light", "dark" })
+            {
+                foreach (var (width, height) in new[] { (390, 844), (820, 1180), (1280, 800) })
+                {
+                    foreach (var (page, file) in pages)
+                    {
+                        browser.Resize(1400, 1300);
+                        browser.Prefer(null);
+                        browser.Open(workplace.At($"/sites/pellwyn/palette?page={page}&width={width}&scale=100&whole=yes&prefers={prefers}"));
+                        var place = browser.Json("const b = document.querySelector('.stage iframe').getBoundingClientRect(); return [b.x, b.y]");
+                        var stage = browser.Picture(place[0].GetDouble(), place[1].GetDouble(), width, height);
+                        browser.Resize(width, height);
+                        browser.Prefer(prefers);
+                        browser.Driver.Navigate().GoToUrl(new Uri(released.Address, file));
+                        browser.Until(() => browser.Run<bool>("return document.fonts.status === 'loaded' && [...document.images].every(i => i.complete)"), "fonts and pictures");
+                        var release = browser.Picture(0, 0, width, height);
+                        Assert.True(stage == release, $"{file} at {width}, {prefers}: the pictures differ.");
+                    }
+                }
+            }
+        }
+        finally
+        {
+            browser.Prefer(null);
+            browser.Resize(1280, 800);
+        }
+    }
+
     [Fact]
     public async Task Axe_finds_nothing_on_the_released_pages()
     {
@@ -63,7 +101,7 @@ public sealed class ReleaseTests(Workplace workplace) : IClassFixture<Workplace>
         var seen = new HashSet<(string, string)>();
         foreach (var scheme in new[] { "light", "dark" })
         {
-            workplace.Browser.Driver.ExecuteCdpCommand("Emulation.setEmulatedMedia", new Dictionary<string, object?> { ["features"] = new[] { new Dictionary<string, object> { ["name"] = "prefers-color-scheme", ["value"] = scheme } } });
+            workplace.Browser.Prefer(scheme);
             foreach (var file in Directory.GetFiles(released.Folder, "*.html"))
             {
                 workplace.Browser.Driver.Navigate().GoToUrl(new Uri(released.Address, Path.GetFileName(file)));
@@ -76,7 +114,7 @@ public sealed class ReleaseTests(Workplace workplace) : IClassFixture<Workplace>
                 }
             }
         }
-        workplace.Browser.Driver.ExecuteCdpCommand("Emulation.setEmulatedMedia", new Dictionary<string, object?> { ["features"] = Array.Empty<object>() });
+        workplace.Browser.Prefer(null);
         var missed = ours.Select(o => o.Key).Except(seen).ToList();
         // What axe-core does not measure: what a visitor types into a field.
         Assert.All(missed, m => Assert.Contains(pairs["pairs"]!.AsArray(), p => p!["property"]!.GetValue<string>() == "control-text-colour" && p["foreground"]!.GetValue<string>() == m.Item1 && p["ground"]!.GetValue<string>() == m.Item2));

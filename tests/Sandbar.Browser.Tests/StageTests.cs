@@ -109,6 +109,7 @@ public sealed class StageTests(Workplace workplace) : IClassFixture<Workplace>
 
         Browser.Press("w");
         Browser.Until(() => !Browser.Driver.FindElement(By.CssSelector(".top-bar")).Displayed, "the stage alone");
+        Assert.Equal(1280, Browser.Driver.FindElement(By.CssSelector(".stage")).Size.Width);
         Browser.Press(Keys.Escape);
         Browser.Until(() => Browser.Driver.FindElement(By.CssSelector(".top-bar")).Displayed, "the panel");
 

@@ -32,6 +32,20 @@ public sealed class Browser : IDisposable
         ["mobile"] = false,
     });
 
+    /// <summary>What the visitor prefers: light, dark, or null for the browser's own.</summary>
+    public void Prefer(string? scheme) => Driver.ExecuteCdpCommand("Emulation.setEmulatedMedia", new Dictionary<string, object?>
+    {
+        ["features"] = scheme is null ? [] : new[] { new Dictionary<string, object> { ["name"] = "prefers-color-scheme", ["value"] = scheme } },
+    });
+
+    /// <summary>A part of the window as a PNG in base64: the same pixels give the same text.</summary>
+    public string Picture(double x, double y, int width, int height)
+    {
+        var clip = new Dictionary<string, object> { ["x"] = x, ["y"] = y, ["width"] = width, ["height"] = height, ["scale"] = 1 };
+        var answer = (Dictionary<string, object>)Driver.ExecuteCdpCommand("Page.captureScreenshot", new() { ["format"] = "png", ["clip"] = clip })!;
+        return (string)answer["data"];
+    }
+
     /// <summary>Opens a view of the application and waits until it has settled.</summary>
     public void Open(Uri address)
     {

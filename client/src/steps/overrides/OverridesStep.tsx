@@ -53,8 +53,8 @@ export default function OverridesStep() {
             {problems.length === 0
               ? 'Every rule can be read'
               : problems.length === 1
-                ? '1 place cannot be read'
-                : `${problems.length} places cannot be read`}
+                ? '1 place to look at'
+                : `${problems.length} places to look at`}
           </strong>
         </div>
         <ul>
