@@ -52,6 +52,7 @@ export function Stage() {
   const scale = view.fit && roomWidth > 0 ? Math.min(1, fitting(view, roomWidth, one)) : 1;
   return (
     <section className="stage" aria-label="Stage">
+      {view.whole && <h1 className="unseen">{page?.name ?? 'Stage'}</h1>}
       {page && <StageBar page={page.id} />}
       <VisionFilter vision={view.vision} />
       {/* The room scrolls, so it must be reachable by key. */}
