@@ -1,24 +1,8 @@
 using System.ComponentModel.DataAnnotations;
-using System.Diagnostics;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Sandbar.Core.Editing;
-using Sandbar.Core.Rendering;
 
 namespace Sandbar.Server;
-
-/// <summary>An edit shown on the stage and not yet made.</summary>
-public sealed record TrialRequest(long Version, Edit Edit);
-
-/// <param name="Sheet">The whole sheet, where rules come or go; else null and <paramref name="Rules"/> say what changed.</param>
-/// <param name="Overrides">The overrides, where they changed.</param>
-/// <param name="Problems">What does not parse in the overrides, where they changed.</param>
-/// <param name="Colors">The colours that changed.</param>
-public sealed record TrialAnswer(
-    long Version, IReadOnlyList<RuleChangeView> Rules, SheetView? Sheet, string? Overrides, IReadOnlyList<CssProblemView>? Problems, IReadOnlyList<ColorView> Colors);
-
-public sealed record RuleChangeView(string Key, IReadOnlyList<DeclarationView> Set, IReadOnlyList<string> Unset);
-
-public sealed record DeclarationView(string Name, string Value);
 
 /// <param name="Version">The version the edit was made on.</param>
 /// <param name="Window">The window it was made in.</param>
@@ -44,29 +28,16 @@ internal static class EditEndpoints
             ReverseAsync(slug, request, again: true, sites, cancel)).WithName("redo").ProducesProblem(StatusCodes.Status409Conflict);
     }
 
-    private static async Task<Results<Ok<TrialAnswer>, ProblemHttpResult>> TryAsync(
-        string slug, TrialRequest request, OpenSites sites, HttpResponse response, CancellationToken cancel)
+    private static async Task<Results<Ok<TrialResult>, ProblemHttpResult>> TryAsync(
+        string slug, TrialRequest request, OpenSites sites, CancellationToken cancel)
     {
-        var started = Stopwatch.GetTimestamp();
         if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
-        var (site, version, _) = head.Stored;
-        if (request.Version != version) return Conflict([]);
-        var outcome = request.Edit.Apply(site);
-        if (outcome.Site is not { } tried) return Refused(outcome.Problems);
-        var sheet = StyleSheetRenderer.Render(tried);
-        var changes = StyleSheetChanges.Between(head.Sheet, sheet);
-        var css = tried.Overrides.Site;
-        var overridesChanged = css != site.Overrides.Site;
-        var answer = new TrialAnswer(
-            version,
-            [.. (changes ?? []).Select(c => new RuleChangeView(c.Key, [.. c.Set.Select(d => new DeclarationView(d.Name, d.Value))], c.Unset))],
-            changes is null ? SheetView.Of(version, sheet) : null,
-            overridesChanged ? StyleSheetText.Overrides(css, SheetUse.Stage) : null,
-            overridesChanged ? OverridesView.Of(css).Problems : null,
-            [.. tried.Palette.Colors.Where(c => !site.Palette.Colors.Contains(c)).Select(c => ColorView.Of(tried, c))]);
-        // For the benchmark that tells the server's share of the loop.
-        response.Headers["Server-Timing"] = $"core;dur={Stopwatch.GetElapsedTime(started).TotalMilliseconds:0.###}";
-        return TypedResults.Ok(answer);
+        return Trial.Of(head, request) switch
+        {
+            { Answer: not null } answered => TypedResults.Ok(answered),
+            { IsOutdated: true } => Conflict([]),
+            var refused => Refused(refused.Problems),
+        };
     }
 
     private static async Task<Results<Ok<EditAnswer>, ProblemHttpResult>> MakeAsync(string slug, EditRequest request, OpenSites sites, CancellationToken cancel)
@@ -90,7 +61,7 @@ internal static class EditEndpoints
     public static Results<Ok<EditAnswer>, ProblemHttpResult> Answer(EditResult result, string window, long openedAt) => result switch
     {
         EditResult.Made made => TypedResults.Ok(new EditAnswer(
-            SiteView.Of(made.Head, window, openedAt), SheetView.Of(made.Head.Stored.Version, made.Head.Sheet))),
+            SiteView.Of(made.Head, window, openedAt), SheetView.Of(made.Head))),
         EditResult.Refused refused => Refused(refused.Problems),
         EditResult.Conflict conflict => Conflict(conflict.Changes),
         _ => throw new InvalidOperationException("An edit always leads to something."),

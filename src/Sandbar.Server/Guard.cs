@@ -34,14 +34,15 @@ internal static class Guard
     }
 
     /// <summary>
-    /// Refuses hosts that are not this machine (a foreign name pointed here) and changes asked for by pages of other sites.
+    /// Refuses hosts that are not this machine (a foreign name pointed here), and changes asked for or sockets opened by pages of other sites.
     /// </summary>
     public static Task SameOrigin(HttpContext context, RequestDelegate next)
     {
         var request = context.Request;
         var origin = request.Headers.Origin.ToString();
         var allowed = LoopbackHosts.Contains(request.Host.Host, StringComparer.OrdinalIgnoreCase)
-            && (origin.Length == 0 || origin.Equals($"{request.Scheme}://{request.Host}", StringComparison.OrdinalIgnoreCase) || HttpMethods.IsGet(request.Method));
+            && (origin.Length == 0 || origin.Equals($"{request.Scheme}://{request.Host}", StringComparison.OrdinalIgnoreCase)
+                || (HttpMethods.IsGet(request.Method) && !request.Path.StartsWithSegments(LiveHub.Address)));
         if (allowed) return next(context);
         context.Response.StatusCode = StatusCodes.Status403Forbidden;
         return Task.CompletedTask;

@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Microsoft.AspNetCore.SignalR;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Rendering;
 using Sandbar.Store;
@@ -29,7 +30,7 @@ public abstract record EditResult
 }
 
 /// <summary>The sites that are open: reading never waits, edits of one site follow each other.</summary>
-public sealed class OpenSites(SiteStore store, TimeProvider clock)
+public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, TimeProvider clock)
 {
     private readonly ConcurrentDictionary<string, OpenSite> open = new(StringComparer.Ordinal);
 
@@ -108,7 +109,9 @@ public sealed class OpenSites(SiteStore store, TimeProvider clock)
         try
         {
             var result = await change(site.Head);
-            if (result is EditResult.Made made) site.Head = made.Head;
+            if (result is not EditResult.Made made || made.Head == site.Head) return result;
+            site.Head = made.Head;
+            await windows.Clients.Group(slug).SendAsync(LiveHub.Changed, new SiteChanged(made.Head.Stored.Version, made.Head.Stored.Journal[^1].Window), CancellationToken.None);
             return result;
         }
         catch (VersionTakenException)

@@ -6,6 +6,7 @@ using Microsoft.AspNetCore.Routing.Constraints;
 using Microsoft.Extensions.FileProviders;
 using Sandbar.Core.Design;
 using Sandbar.Core.Samples.Pellwyn;
+using Sandbar.Core.Typography;
 using Sandbar.Store;
 
 namespace Sandbar.Server;
@@ -33,6 +34,7 @@ public static class SandbarServer
         builder.Services.AddProblemDetails();
         builder.Services.AddExceptionHandler<RequestProblems>();
         builder.Services.AddOpenApi(OpenApiShape.Configure);
+        builder.Services.AddSignalR(hub => hub.MaximumReceiveMessageSize = LargestBody).AddJsonProtocol(json => SiteJson.Configure(json.PayloadSerializerOptions));
         builder.Services.AddSingleton(options);
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton(_ => new SiteStore(options.Store));
@@ -51,6 +53,7 @@ public static class SandbarServer
         SnapshotEndpoints.Map(api);
         ReleaseEndpoints.Map(api);
         StageEndpoints.Map(app);
+        app.MapHub<LiveHub>(LiveHub.Address);
         MapClient(app, options.Client);
         return app;
     }
@@ -63,11 +66,12 @@ public static class SandbarServer
         await app.RunAsync();
     }
 
-    /// <summary>Brings the store up to date and puts the demo site into an empty one.</summary>
+    /// <summary>Brings the store up to date, with the files of the bundled families, and puts the demo site into an empty one.</summary>
     public static async Task PrepareAsync(WebApplication app)
     {
         var store = app.Services.GetRequiredService<SiteStore>();
         await store.MigrateAsync();
+        await store.KeepAsync(BundledFamilies.All.SelectMany(f => f.Assets));
         if ((await store.SlugsAsync()).Count == 0) await store.AddAsync(PellwynSample.Create(), app.Services.GetRequiredService<TimeProvider>().GetUtcNow());
     }
 

@@ -2,6 +2,7 @@ using System.ComponentModel.DataAnnotations;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Sandbar.Core.Colors;
 using Sandbar.Core.Rendering;
+using Sandbar.Core.Typography;
 
 namespace Sandbar.Server;
 
@@ -19,6 +20,8 @@ internal static class SiteEndpoints
 
         api.MapGet("/colors/plane", ([Range(0, 360)] double hue) => TypedResults.Ok(new PlaneView(hue, ColorPlane.Outline(hue, PlaneRows)))).WithName("getPlane");
 
+        api.MapGet("/families", () => TypedResults.Ok(BundledFamilies.All.Select(BundledFamilyView.Of).ToList())).WithName("listFamilies");
+
         api.MapGet("/sites/{slug}/pairs", async Task<Results<Ok<PairsView>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
             await sites.FindAsync(slug, cancel) is { } head ? TypedResults.Ok(PairsView.Of(head.Stored.Site, head.Stored.Version)) : Missing(slug)).WithName("getPairs");
 
@@ -28,8 +31,9 @@ internal static class SiteEndpoints
         api.MapGet("/sites/{slug}/sheet", async Task<Results<Ok<SheetView>, ProblemHttpResult>> (string slug, bool? before, OpenSites sites, CancellationToken cancel) =>
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return Missing(slug);
-            if (before is not true) return TypedResults.Ok(SheetView.Of(head.Stored.Version, head.Sheet));
-            return TypedResults.Ok(SheetView.Of(head.Stored.Version, StyleSheetRenderer.Render(await sites.BeforeLastAsync(head, cancel))));
+            if (before is not true) return TypedResults.Ok(SheetView.Of(head));
+            var earlier = await sites.BeforeLastAsync(head, cancel);
+            return TypedResults.Ok(SheetView.Of(head.Stored.Version, earlier, StyleSheetRenderer.Render(earlier)));
         }).WithName("getSheet");
     }
 

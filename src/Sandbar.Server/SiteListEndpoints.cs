@@ -6,7 +6,6 @@ using Microsoft.AspNetCore.Mvc;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Interchange;
-using Sandbar.Core.Samples;
 using Sandbar.Store;
 
 namespace Sandbar.Server;

@@ -15,6 +15,9 @@ public sealed record SiteView(
     long Version,
     IReadOnlyList<ColorView> Colors,
     IReadOnlyList<SchemeView> Schemes,
+    TypeView Type,
+    FrameView Frame,
+    IReadOnlyList<MenuView> Menus,
     IReadOnlyList<PartView> Parts,
     IReadOnlyList<PageView> Pages,
     OverridesView Overrides,
@@ -31,6 +34,9 @@ public sealed record SiteView(
             version,
             [.. site.Palette.Colors.Select(c => ColorView.Of(site, c))],
             [.. site.Palette.Schemes.Select(s => SchemeView.Of(site, s))],
+            TypeView.Of(site),
+            FrameView.Of(site),
+            [.. site.Menus.Select(MenuView.Of)],
             [.. PartCatalogue.All.Select(p => PartView.Of(site, p))],
             [.. site.Pages.Select(p => new PageView(p.Id, p.Name, p.Slug))],
             OverridesView.Of(site.Overrides.Site),
@@ -57,7 +63,7 @@ public sealed record ColorView(
         return new(
             color.Id, color.Name, color.Css, ColorText.Hex(row.Base), [.. row.Tints.Select(ColorText.Hex)], [.. row.Shades.Select(ColorText.Hex)],
             Math.Round(oklch.C1 * 100, 1), Math.Round(oklch.C2 * 100, 1), double.IsNaN(oklch.C3) ? null : Math.Round(oklch.C3, 1),
-            Gamut.InSrgb(given, 1e-6), ValueCss.ColorName(color, 0), [.. ColorUses.Of(site, color)]);
+            Gamut.InSrgb(given, 1e-6), ValueCss.ColorName(color, 0), [.. Usage.Of(site, color)]);
     }
 }
 
@@ -96,14 +102,15 @@ public sealed record PairView(string On, double Ratio, double Target, bool Passe
 
 /// <param name="Hook">The selector of the elements whose states its looks take.</param>
 public sealed record PartView(
-    string Id, string Name, string Hook, IReadOnlyList<State> States, IReadOnlyList<PropertyView> Properties, IReadOnlyList<LookView> Looks, int Blocks, int Pages)
+    string Id, string Name, string Hook, IReadOnlyList<State> States, IReadOnlyList<SlotView> Slots, IReadOnlyList<PropertyView> Properties, IReadOnlyList<LookView> Looks,
+    int Blocks, int Pages)
 {
     public static PartView Of(Site site, Part part) => new(
-        part.Id, part.Name, StyleSheetRenderer.StateHook(part), part.States,
+        part.Id, part.Name, StyleSheetRenderer.StateHook(part), part.States, [.. part.Slots.Select(SlotView.Of)],
         [.. part.Properties.Select(p => new PropertyView(p.Id, p.Name, p.Group, p.Kind, p.SameInAllStates, [.. ValueText.Names(site, p)]))],
         [.. site.Looks.Where(l => l.Part == part.Id).Select(l => LookView.Of(site, part, l))],
-        StyleSheetRenderer.AllBlocks(site).Count(b => b.Part == part.Id),
-        site.Pages.Count(page => StyleSheetRenderer.BlocksOf(site, page).Any(b => b.Part == part.Id)));
+        Core.Design.Blocks.All(site).Count(b => b.Part == part.Id),
+        site.Pages.Count(page => Core.Design.Blocks.Of(site, page).Any(b => b.Part == part.Id)));
 }
 
 /// <param name="Names">What can be named in its cells, most fitting first.</param>
@@ -171,11 +178,15 @@ public sealed record FiguresView(int StylesheetBytes)
 /// <summary>The sheet as the stage uses it.</summary>
 /// <param name="Keys">The keys of its style rules in the order they stand.</param>
 /// <param name="Overrides">The overrides' readable rules, a sheet of their own.</param>
-public sealed record SheetView(long Version, IReadOnlyList<string> Keys, string Generated, string Overrides)
+/// <param name="Pages">What tells the HTML of each page from what it was, by the page's id.</param>
+public sealed record SheetView(long Version, IReadOnlyList<string> Keys, string Generated, string Overrides, IReadOnlyDictionary<string, string> Pages)
 {
-    public static SheetView Of(long version, StyleSheet sheet) => new(
+    public static SheetView Of(Head head) => Of(head.Stored.Version, head.Stored.Site, head.Sheet);
+
+    public static SheetView Of(long version, Site site, StyleSheet sheet) => new(
         version,
         [.. StyleSheetText.Keys(sheet)],
         StyleSheetText.Generated(sheet, SheetUse.Stage, StageEndpoints.AssetAddress),
-        StyleSheetText.Overrides(sheet.Overrides, SheetUse.Stage));
+        StyleSheetText.Overrides(sheet.Overrides, SheetUse.Stage),
+        site.Pages.ToDictionary(p => p.Id, p => PageChanges.Mark(site, p), StringComparer.Ordinal));
 }

@@ -11,14 +11,14 @@ internal static class StageEndpoints
     public static void Map(WebApplication app)
     {
         app.MapGet("/stage/{slug}/{page}", async Task<Results<ContentHttpResult, ProblemHttpResult>> (
-            string slug, string page, OpenSites sites, HttpResponse response, CancellationToken cancel) =>
+            string slug, string page, bool? before, OpenSites sites, HttpResponse response, CancellationToken cancel) =>
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
-            var site = head.Stored.Site;
+            var site = before is true ? await sites.BeforeLastAsync(head, cancel) : head.Stored.Site;
             if (site.Pages.Find(page) is not { } found) return TypedResults.Problem("This page is no longer there.", statusCode: StatusCodes.Status404NotFound);
             response.Headers.ContentSecurityPolicy = Guard.StagePolicy;
             response.Headers.CacheControl = "no-store";
-            return TypedResults.Content(PageWriter.Write(site, found, Stage(site, SheetView.Of(head.Stored.Version, head.Sheet))), "text/html; charset=utf-8");
+            return TypedResults.Content(PageWriter.Write(site, found, Around(site) with { Head = Sheets(SheetView.Of(head), PageChanges.Mark(site, found)) }), "text/html; charset=utf-8");
         }).ExcludeFromDescription();
 
         app.MapGet("/assets/{hash}", async Task<Results<FileContentHttpResult, NotFound>> (string hash, SiteStore store, HttpResponse response, CancellationToken cancel) =>
@@ -33,11 +33,11 @@ internal static class StageEndpoints
     /// <summary>Where the stage finds a file of the shelf.</summary>
     public static string AssetAddress(ShelfItem item) => $"/assets/{item.Hash}";
 
-    private static Surroundings Stage(Site site, SheetView sheet) => new(
-        page => $"/stage/{site.Slug}/{page.Id}",
-        AssetAddress,
-        $"    <style id=\"sheet\" data-version=\"{sheet.Version}\">\n{Inline(sheet.Generated)}</style>\n    <style id=\"overrides\">\n{Inline(sheet.Overrides)}</style>\n",
-        MarkBlocks: true);
+    /// <summary>Where the pages on stage find each other and their files.</summary>
+    public static Surroundings Around(Site site) => new(page => $"/stage/{site.Slug}/{page.Id}", AssetAddress, Head: "", MarkBlocks: true);
+
+    private static string Sheets(SheetView sheet, string mark) =>
+        $"    <style id=\"sheet\" data-page=\"{mark}\">\n{Inline(sheet.Generated)}</style>\n    <style id=\"overrides\">\n{Inline(sheet.Overrides)}</style>\n";
 
     /// <summary>CSS inside a style element must not close it: the slash is escaped, which changes nothing where it can stand.</summary>
     private static string Inline(string css) => css.Replace("</", "<\\/", StringComparison.Ordinal);

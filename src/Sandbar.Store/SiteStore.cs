@@ -55,13 +55,17 @@ public sealed class SiteStore
     public async Task AddAsync(Sample sample, DateTimeOffset now, CancellationToken cancel = default)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
-        foreach (var asset in sample.Assets)
-        {
-            if (!await db.Assets.AnyAsync(a => a.Hash == asset.Hash, cancel))
-                db.Assets.Add(new() { Hash = asset.Hash, MediaType = asset.MediaType, Bytes = asset.Bytes });
-        }
+        await KeepAsync(db, sample.Assets, cancel);
         db.Sites.Add(new() { Slug = sample.Site.Slug, Name = sample.Site.Name, Created = now });
         db.Checkpoints.Add(Checkpoint(sample.Site, 0));
+        await db.SaveChangesAsync(cancel);
+    }
+
+    /// <summary>Keeps the bytes of files; those that are there already stay as they are.</summary>
+    public async Task KeepAsync(IEnumerable<Asset> assets, CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        await KeepAsync(db, assets, cancel);
         await db.SaveChangesAsync(cancel);
     }
 
@@ -165,6 +169,14 @@ public sealed class SiteStore
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
         return await db.Assets.AsNoTracking().FirstOrDefaultAsync(a => a.Hash == hash, cancel);
+    }
+
+    private static async Task KeepAsync(SandbarDb db, IEnumerable<Asset> assets, CancellationToken cancel)
+    {
+        var fresh = assets.DistinctBy(a => a.Hash).ToList();
+        var hashes = fresh.Select(a => a.Hash).ToList();
+        var known = (await db.Assets.Where(a => hashes.Contains(a.Hash)).Select(a => a.Hash).ToListAsync(cancel)).ToHashSet(StringComparer.Ordinal);
+        db.Assets.AddRange(fresh.Where(a => !known.Contains(a.Hash)).Select(a => new AssetRow { Hash = a.Hash, MediaType = a.MediaType, Bytes = a.Bytes }));
     }
 
     private static bool IsTaken(DbUpdateException failed) => failed.InnerException is SqliteException { SqliteExtendedErrorCode: PrimaryKeyViolated or UniqueViolated };

@@ -22,7 +22,7 @@ public sealed class ServerTests : IAsyncLifetime
     [Fact]
     public async Task A_trial_shows_what_would_change_and_stores_nothing()
     {
-        var trial = await server.TryAsync(0, LocalServer.SetColor("#336699")).OkAsync();
+        var trial = (await server.TryAsync(0, LocalServer.SetColor("#336699")).OkAsync())["answer"]!;
         var rule = Assert.Single(trial["rules"]!.AsArray())!;
         Assert.Equal("colors", rule["key"]!.GetValue<string>());
         Assert.Contains(rule["set"]!.AsArray(), d => d!["name"]!.GetValue<string>() == "--color-beet" && d["value"]!.GetValue<string>() == "#336699");
@@ -35,7 +35,7 @@ public sealed class ServerTests : IAsyncLifetime
     [Fact]
     public async Task A_trial_of_a_new_rule_brings_the_whole_sheet()
     {
-        var trial = await server.TryAsync(0, new { kind = "setCell", look = "button-filled", property = "opacity", state = "pressed", from = (int?)null, below = (int?)null, text = "0.5" }).OkAsync();
+        var trial = (await server.TryAsync(0, new { kind = "setCell", look = "button-filled", property = "opacity", state = "pressed", from = (int?)null, below = (int?)null, text = "0.5" }).OkAsync())["answer"]!;
         Assert.Contains(".button-filled:is(:active", trial["sheet"]!["generated"]!.GetValue<string>(), StringComparison.Ordinal);
         Assert.Contains(trial["sheet"]!["keys"]!.AsArray(), k => k!.GetValue<string>() == "look button-filled pressed");
     }
@@ -43,7 +43,7 @@ public sealed class ServerTests : IAsyncLifetime
     [Fact]
     public async Task A_trial_of_overrides_brings_rules_and_problems()
     {
-        var trial = await server.TryAsync(0, new { kind = "setOverrides", css = "a { color: red }\nb { colr red }" }).OkAsync();
+        var trial = (await server.TryAsync(0, new { kind = "setOverrides", css = "a { color: red }\nb { colr red }" }).OkAsync())["answer"]!;
         Assert.Equal("a { color: red }\n\nb { colr red }", trial["overrides"]!.GetValue<string>());
         Assert.Equal(2, Assert.Single(trial["problems"]!.AsArray())!["line"]!.GetValue<int>());
     }
@@ -99,7 +99,8 @@ public sealed class ServerTests : IAsyncLifetime
     {
         foreach (var asked in new[] { "trials", "edits" })
         {
-            using var response = await PostAsync(asked, $$"""{"version":0,"window":"w","openedAt":0,"gesture":"g","edit":{{edit}}}""".Replace(asked == "trials" ? ",\"window\":\"w\",\"openedAt\":0,\"gesture\":\"g\"" : "§", "", StringComparison.Ordinal));
+            var source = asked == "trials" ? "\"pages\":[]" : "\"window\":\"w\",\"openedAt\":0,\"gesture\":\"g\"";
+            using var response = await PostAsync(asked, $$"""{"version":0,{{source}},"edit":{{edit}}}""");
             var problem = await response.JsonAsync();
             Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
             Assert.Contains(said, problem["detail"]!.GetValue<string>(), StringComparison.Ordinal);

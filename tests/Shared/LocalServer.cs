@@ -44,7 +44,8 @@ public sealed class LocalServer : IAsyncDisposable
     public Task<HttpResponseMessage> EditAsync(long version, object edit, string window = "test", string? gesture = null, long openedAt = 0) =>
         Client.PostAsJsonAsync("/api/sites/pellwyn/edits", new { version, window, openedAt, gesture = gesture ?? Guid.NewGuid().ToString(), edit });
 
-    public Task<HttpResponseMessage> TryAsync(long version, object edit) => Client.PostAsJsonAsync("/api/sites/pellwyn/trials", new { version, edit });
+    public Task<HttpResponseMessage> TryAsync(long version, object edit, params string[] pages) =>
+        Client.PostAsJsonAsync("/api/sites/pellwyn/trials", new { version, edit, pages });
 
     public Task<HttpResponseMessage> ReverseAsync(string way, long version, string window = "test", bool overwrite = false, long openedAt = 0) =>
         Client.PostAsJsonAsync($"/api/sites/pellwyn/{way}", new { version, window, openedAt, gesture = Guid.NewGuid().ToString(), overwrite });

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import { answered, api, RequestFailed, type Edit, type SheetView, type SiteView, type TrialAnswer } from './client';
 import { latestWins } from './latestWins';
+import { openLive, type Live } from './live';
 import { newGesture, openedAt, windowId } from './window';
 
 /** What a window knows of the site it edits. */
@@ -26,6 +27,12 @@ export interface Editing {
   /** Goes back to a snapshot as one edit. */
   bringBack: (snapshot: string) => Promise<string | null>;
   forgetTrouble: () => void;
+  /** Whether the server is heard. */
+  connected: boolean;
+  /** Follows what other windows do, until the returned function is called. */
+  connect: () => () => void;
+  /** Says that a page is on the stage, so that trials answer with its HTML, until the returned function is called. */
+  watch: (page: string) => () => void;
   /** The sheet as it was before the last edit, while it is asked for. */
   before: SheetView | null;
   showBefore: (on: boolean) => void;
@@ -39,15 +46,22 @@ export function createEditing(site: SiteView, sheet: SheetView, opened: number):
   const answeredEdits = { queue: Promise.resolve() as Promise<unknown> };
 
   let wantsBefore = false;
+  let live: Live | null = null;
+  const onStage = new Map<symbol, string>();
 
   return create<Editing>((set, get) => {
     const trials = latestWins<Edit, TrialAnswer | RequestFailed>(
       async (edit) => {
         set((s) => ({ pending: s.pending + 1 }));
         try {
-          return await answered(api.POST('/api/sites/{slug}/trials', { params: { path }, body: { version: get().site.version, edit } }));
-        } catch (failed) {
-          return failed as RequestFailed;
+          const start = performance.now();
+          const result = await live?.tryEdit({ version: get().site.version, edit, pages: [...new Set(onStage.values())] });
+          performance.measure('trial', { start, detail: { core: result?.coreTime } });
+          if (result?.answer) return result.answer;
+          const problem = result?.problems[0];
+          return problem ? new RequestFailed({ detail: problem.message }, 400) : new RequestFailed(undefined, 409);
+        } catch {
+          return new RequestFailed(undefined, 0);
         } finally {
           set((s) => ({ pending: s.pending - 1 }));
         }
@@ -69,7 +83,8 @@ export function createEditing(site: SiteView, sheet: SheetView, opened: number):
         answered(api.GET('/api/sites/{slug}', { params: { path, query } })),
         answered(api.GET('/api/sites/{slug}/sheet', { params: { path } })),
       ]);
-      set({ site: freshSite, sheet: freshSheet, trial: null });
+      // An edit may have been answered meanwhile: what is older than that is not taken.
+      if (freshSite.version >= get().site.version) set({ site: freshSite, sheet: freshSheet });
     };
 
     /** One after the other, so that each is made on the version the one before it led to. */
@@ -136,6 +151,34 @@ export function createEditing(site: SiteView, sheet: SheetView, opened: number):
           ),
         ),
       forgetTrouble: () => set({ trouble: null }),
+      connected: true,
+      connect: () => {
+        let reloading: Promise<void> | null = null;
+        let newest = 0;
+        const catchUp = async () => {
+          while (newest > get().site.version) await reload();
+        };
+        const connection = openLive(site.slug, {
+          onConnected: (connected) => set({ connected }),
+          onVersion: (version, window) => {
+            if (window === windowId) return;
+            newest = Math.max(newest, version);
+            reloading ??= catchUp()
+              .catch(() => undefined)
+              .finally(() => (reloading = null));
+          },
+        });
+        live = connection;
+        return () => {
+          connection.close();
+          if (live === connection) live = null;
+        };
+      },
+      watch: (page) => {
+        const frame = Symbol(page);
+        onStage.set(frame, page);
+        return () => onStage.delete(frame);
+      },
       before: null,
       showBefore: (on) => {
         wantsBefore = on;

@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/families": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listFamilies"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{slug}/pairs": {
         parameters: {
             query?: never;
@@ -248,6 +264,22 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        BlockChange: {
+            page: string;
+            block: string;
+            html: string;
+        };
+        BlockView: {
+            id: string;
+            part: string;
+            look: string;
+            name: string;
+            scheme: null | string;
+            content: {
+                [key: string]: string;
+            };
+            blocks: components["schemas"]["BlockView"][];
+        };
         BringBackRequest: {
             /** Format: int64 */
             version: number;
@@ -255,6 +287,17 @@ export interface components {
             /** Format: int64 */
             openedAt: number;
             gesture: string;
+        };
+        BundledFamilyView: {
+            id: string;
+            name: string;
+            class: components["schemas"]["FamilyClass"];
+            stack: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            files: components["schemas"]["FontFileView"][];
         };
         CellView: {
             property: string;
@@ -302,7 +345,7 @@ export interface components {
         DuplicateRequest: {
             name: string;
         };
-        Edit: components["schemas"]["EditRenameSite"] | components["schemas"]["EditAddColor"] | components["schemas"]["EditSetColor"] | components["schemas"]["EditRenameColor"] | components["schemas"]["EditRemoveColor"] | components["schemas"]["EditSetRole"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditTakeBack"];
+        Edit: components["schemas"]["EditRenameSite"] | components["schemas"]["EditAddColor"] | components["schemas"]["EditSetColor"] | components["schemas"]["EditRenameColor"] | components["schemas"]["EditRemoveColor"] | components["schemas"]["EditSetRole"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetScale"] | components["schemas"]["EditSetTextStyle"] | components["schemas"]["EditAddTextStyle"] | components["schemas"]["EditRenameTextStyle"] | components["schemas"]["EditRemoveTextStyle"] | components["schemas"]["EditSetFamily"] | components["schemas"]["EditAddFamily"] | components["schemas"]["EditRemoveFamily"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditTakeBack"];
         EditAddColor: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -312,6 +355,36 @@ export interface components {
             color: string;
             name: string;
             css: string;
+        };
+        EditAddFamily: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "addFamily";
+            family: string;
+            bundled: string;
+        };
+        EditAddMenuItem: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "addMenuItem";
+            menu: string;
+            item: string;
+            label: string;
+            page: string;
+        };
+        EditAddTextStyle: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "addTextStyle";
+            style: string;
+            name: string;
+            like: string;
         };
         EditAnswer: {
             site: components["schemas"]["SiteView"];
@@ -326,6 +399,17 @@ export interface components {
             snapshot: string;
             name: string;
         };
+        EditMoveMenuItem: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "moveMenuItem";
+            menu: string;
+            item: string;
+            /** Format: int32 */
+            to: number;
+        };
         EditRemoveColor: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -333,6 +417,31 @@ export interface components {
              */
             kind: "removeColor";
             color: string;
+        };
+        EditRemoveFamily: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "removeFamily";
+            family: string;
+        };
+        EditRemoveMenuItem: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "removeMenuItem";
+            menu: string;
+            item: string;
+        };
+        EditRemoveTextStyle: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "removeTextStyle";
+            style: string;
         };
         EditRenameColor: {
             /**
@@ -351,6 +460,15 @@ export interface components {
             kind: "renameSite";
             name: string;
         };
+        EditRenameTextStyle: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "renameTextStyle";
+            style: string;
+            name: string;
+        };
         EditRequest: {
             /** Format: int64 */
             version: number;
@@ -359,6 +477,24 @@ export interface components {
             openedAt: number;
             gesture: string;
             edit: components["schemas"]["Edit"];
+        };
+        EditSetBlockLook: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setBlockLook";
+            block: string;
+            look: string;
+        };
+        EditSetBlockScheme: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setBlockScheme";
+            block: string;
+            scheme: null | string;
         };
         EditSetCell: {
             /**
@@ -384,6 +520,36 @@ export interface components {
             color: string;
             css: string;
         };
+        EditSetContent: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setContent";
+            block: string;
+            slot: string;
+            text: string;
+        };
+        EditSetFamily: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setFamily";
+            family: string;
+            bundled: string;
+        };
+        EditSetMenuItem: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setMenuItem";
+            menu: string;
+            item: string;
+            label: string;
+            page: string;
+        };
         EditSetOverrides: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -401,6 +567,25 @@ export interface components {
             scheme: string;
             role: string;
             choice: components["schemas"]["RoleColor"];
+        };
+        EditSetScale: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setScale";
+            setting: components["schemas"]["ScaleSetting"];
+            text: string;
+        };
+        EditSetTextStyle: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setTextStyle";
+            style: string;
+            setting: components["schemas"]["TextStyleSetting"];
+            text: string;
         };
         EditTakeBack: {
             /**
@@ -421,9 +606,30 @@ export interface components {
             scheme: string;
             into: null | string;
         };
+        /** @enum {unknown} */
+        FamilyClass: "serif" | "sans" | "slab" | "mono" | "display" | "hand";
+        FamilyView: {
+            id: string;
+            name: string;
+            variable: string;
+            stack: string;
+            files: components["schemas"]["FontFileView"][];
+            uses: string[];
+        };
         FiguresView: {
             /** Format: int32 */
             stylesheetBytes: number;
+        };
+        FontFileView: {
+            address: string;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+        };
+        FrameView: {
+            header: components["schemas"]["BlockView"];
+            footer: components["schemas"]["BlockView"];
         };
         HistoryItemView: {
             /** Format: int64 */
@@ -443,6 +649,16 @@ export interface components {
             name: string;
             selector: string;
             cells: components["schemas"]["CellView"][];
+        };
+        MenuItemView: {
+            id: string;
+            label: string;
+            page: string;
+        };
+        MenuView: {
+            id: string;
+            name: string;
+            items: components["schemas"]["MenuItemView"][];
         };
         NameStateRequest: {
             name: string;
@@ -497,6 +713,7 @@ export interface components {
             name: string;
             hook: string;
             states: components["schemas"]["State"][];
+            slots: components["schemas"]["SlotView"][];
             properties: components["schemas"]["PropertyView"][];
             looks: components["schemas"]["LookView"][];
             /** Format: int32 */
@@ -514,6 +731,10 @@ export interface components {
             /** Format: double */
             hue: number;
             chroma: number[];
+        };
+        Problem: {
+            path: string;
+            message: string;
         };
         ProblemDetails: {
             type?: null | string;
@@ -562,6 +783,29 @@ export interface components {
             set: components["schemas"]["DeclarationView"][];
             unset: string[];
         };
+        ScaleEndView: {
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            base: number;
+            /** Format: double */
+            ratio: number;
+        };
+        /** @enum {unknown} */
+        ScaleSetting: "narrowWidth" | "narrowBase" | "narrowRatio" | "wideWidth" | "wideBase" | "wideRatio";
+        ScaleStepView: {
+            /** Format: int32 */
+            step: number;
+            label: string;
+            variable: string;
+            css: string;
+            sizes: components["schemas"]["SizeView"][];
+        };
+        ScaleView: {
+            narrow: components["schemas"]["ScaleEndView"];
+            wide: components["schemas"]["ScaleEndView"];
+            steps: components["schemas"]["ScaleStepView"][];
+        };
         SchemeView: {
             id: string;
             name: string;
@@ -574,6 +818,9 @@ export interface components {
             keys: string[];
             generated: string;
             overrides: string;
+            pages: {
+                [key: string]: string;
+            };
         };
         SiteSummary: {
             slug: string;
@@ -586,11 +833,31 @@ export interface components {
             version: number;
             colors: components["schemas"]["ColorView"][];
             schemes: components["schemas"]["SchemeView"][];
+            type: components["schemas"]["TypeView"];
+            frame: components["schemas"]["FrameView"];
+            menus: components["schemas"]["MenuView"][];
             parts: components["schemas"]["PartView"][];
             pages: components["schemas"]["PageView"][];
             overrides: components["schemas"]["OverridesView"];
             history: components["schemas"]["HistoryView"];
             figures: components["schemas"]["FiguresView"];
+        };
+        SizeView: {
+            /** Format: int32 */
+            width: number;
+            /** Format: double */
+            px: number;
+            /** Format: double */
+            rem: number;
+        };
+        /** @enum {unknown} */
+        SlotKind: "text" | "spoken" | "link" | "picture" | "menu" | "list" | "table" | "choice";
+        SlotView: {
+            id: string;
+            name: string;
+            kind: components["schemas"]["SlotKind"];
+            required: boolean;
+            words: string[];
         };
         SnapshotView: {
             id: string;
@@ -602,6 +869,30 @@ export interface components {
         };
         /** @enum {unknown} */
         State: "rest" | "current" | "hover" | "focus" | "pressed" | "off";
+        TextSettingView: {
+            setting: components["schemas"]["TextStyleSetting"];
+            text: string;
+            note: string;
+            names: string[];
+        };
+        TextStyleCss: {
+            fontFamily: string;
+            /** Format: int32 */
+            fontWeight: number;
+            isItalic: boolean;
+            textTransform: string;
+            letterSpacing: string;
+        };
+        /** @enum {unknown} */
+        TextStyleSetting: "family" | "size" | "weight" | "lineHeight" | "letterSpacing" | "case" | "slant";
+        TextStyleView: {
+            id: string;
+            name: string;
+            isPageText: boolean;
+            settings: components["schemas"]["TextSettingView"][];
+            uses: string[];
+            css: components["schemas"]["TextStyleCss"];
+        };
         TrialAnswer: {
             /** Format: int64 */
             version: number;
@@ -610,11 +901,26 @@ export interface components {
             overrides: null | string;
             problems: null | components["schemas"]["CssProblemView"][];
             colors: components["schemas"]["ColorView"][];
+            blocks: components["schemas"]["BlockChange"][];
         };
         TrialRequest: {
             /** Format: int64 */
             version: number;
             edit: components["schemas"]["Edit"];
+            pages: string[];
+        };
+        TrialResult: {
+            answer: null | components["schemas"]["TrialAnswer"];
+            problems: components["schemas"]["Problem"][];
+            isOutdated: boolean;
+            /** Format: double */
+            coreTime: number;
+        };
+        TypeView: {
+            families: components["schemas"]["FamilyView"][];
+            scale: components["schemas"]["ScaleView"];
+            styles: components["schemas"]["TextStyleView"][];
+            words: string;
         };
         /** @enum {unknown} */
         ValueKind: "color" | "fill" | "textStyle" | "border" | "radius" | "shadow" | "length" | "sides" | "number" | "word";
@@ -690,6 +996,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlaneView"];
+                };
+            };
+        };
+    };
+    listFamilies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BundledFamilyView"][];
                 };
             };
         };
@@ -898,7 +1224,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TrialAnswer"];
+                    "application/json": components["schemas"]["TrialResult"];
                 };
             };
             /** @description Bad Request */

@@ -63,6 +63,8 @@ function Workplace() {
   useShortcuts(openFind);
   useSettledMark();
   useTrouble();
+  const { connect } = useActions();
+  useEffect(() => connect(), [connect]);
   const known = COURSE.flatMap((move) => move.steps).find((s) => s.id === step);
   useEffect(() => {
     document.title = `${known?.name ?? 'Site'} · ${name} · Sandbar`;

@@ -8,6 +8,7 @@ import { useReverse } from './shortcuts';
 export function TopBar({ onFind }: { onFind: () => void }) {
   const site = useEditing((e) => e.site);
   const saving = useEditing((e) => e.saving);
+  const connected = useEditing((e) => e.connected);
   const reverse = useReverse();
   const release = `/api/sites/${site.slug}/release`;
   return (
@@ -22,7 +23,13 @@ export function TopBar({ onFind }: { onFind: () => void }) {
       <ReverseButton way="undo" label={site.history.undo ?? null} onClick={() => void reverse('undo')} />
       <ReverseButton way="redo" label={site.history.redo ?? null} onClick={() => void reverse('redo')} />
       <span className="save-state" role="status">
-        {saving ? 'Saving…' : site.version === 0 ? 'All changes saved' : `All changes saved · edit ${site.version}`}
+        {!connected
+          ? 'No connection. Trying again…'
+          : saving
+            ? 'Saving…'
+            : site.version === 0
+              ? 'All changes saved'
+              : `All changes saved · edit ${site.version}`}
       </span>
       <span className="spring" />
       <KeysButton />

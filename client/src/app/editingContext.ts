@@ -10,7 +10,10 @@ export function useEditingStore(): EditingStore {
 }
 
 /** What can be done to the site. These never change, so nothing is drawn anew because of them. */
-export function useActions(): Pick<Editing, 'attempt' | 'cancelTrial' | 'make' | 'reverse' | 'bringBack' | 'forgetTrouble' | 'showBefore'> {
+export function useActions(): Pick<
+  Editing,
+  'attempt' | 'cancelTrial' | 'make' | 'reverse' | 'bringBack' | 'forgetTrouble' | 'showBefore' | 'connect' | 'watch'
+> {
   return useEditingStore().getState();
 }
 

@@ -3,6 +3,7 @@ import type { LookView, PartView } from '../api/client';
 import type { Editing } from '../api/editing';
 import { useEditing, useEditingStore } from '../app/editingContext';
 import { Selection } from './Selection';
+import { FrameContent } from './content';
 import { frameGone, frameLoads, frameShows } from './settled';
 import { FrameSheet } from './sheet';
 import { useStageView, type Viewport } from './view';
@@ -27,7 +28,9 @@ export function Frame({ page, name, viewport, scale, leads, onSelect }: Props) {
   const parts = useEditing((e) => e.site.parts);
   const [{ show, prefers, selected }] = useStageView();
   const frame = useRef<HTMLIFrameElement>(null);
-  const [loaded, setLoaded] = useState<{ document: Document; sheets: FrameSheet } | null>(null);
+  const [loaded, setLoaded] = useState<{ document: Document; sheets: FrameSheet; content: FrameContent } | null>(null);
+  // Counts the times elements were replaced: what was done to them has to be done again.
+  const [contents, setContents] = useState(0);
   const [clicked, setClicked] = useState<HTMLElement | null>(null);
 
   useEffect(() => {
@@ -41,16 +44,16 @@ export function Frame({ page, name, viewport, scale, leads, onSelect }: Props) {
     if (!loaded) return;
     let timer = 0;
     const follow = ({ sheet, trial, before }: Editing) => {
-      if (before) {
-        loaded.sheets.show(before);
-        return;
-      }
-      if (trial) {
+      if (trial && !before) {
         loaded.sheets.try(trial);
+        loaded.content.try(trial.blocks.filter((b) => b.page === page));
         return;
       }
-      loaded.sheets.show(sheet);
-      frameShows(frame, loaded.document, String(sheet.version));
+      const shown = before ?? sheet;
+      loaded.sheets.show(shown);
+      void loaded.content.show(shown.pages[page], `/stage/${slug}/${page}${before ? '?before=true' : ''}`).then(() => {
+        if (!before && store.getState().sheet === sheet) frameShows(frame, loaded.document, String(sheet.version));
+      });
     };
     follow(store.getState());
     const unsubscribe = store.subscribe((now, before) => {
@@ -66,7 +69,9 @@ export function Frame({ page, name, viewport, scale, leads, onSelect }: Props) {
       unsubscribe();
       window.clearTimeout(timer);
     };
-  }, [loaded, store, leads]);
+  }, [loaded, store, leads, page, slug]);
+
+  useEffect(() => store.getState().watch(page), [store, page]);
 
   useEffect(() => {
     if (!loaded) return;
@@ -74,7 +79,7 @@ export function Frame({ page, name, viewport, scale, leads, onSelect }: Props) {
     if (show === 'rest') return;
     const hooks = parts.filter((part) => part.states.includes(show)).map((part) => part.hook);
     for (const element of loaded.document.querySelectorAll(hooks.join(','))) element.setAttribute('data-force', show);
-  }, [loaded, parts, show]);
+  }, [loaded, parts, show, contents]);
 
   useEffect(() => {
     if (!loaded) return;
@@ -97,7 +102,7 @@ export function Frame({ page, name, viewport, scale, leads, onSelect }: Props) {
     if (!document) return;
     const sheets = new FrameSheet(document);
     sheets.show(store.getState().sheet);
-    setLoaded({ document, sheets });
+    setLoaded({ document, sheets, content: new FrameContent(document, () => setContents((n) => n + 1)) });
   };
 
   const block = clicked?.closest('[data-block]')?.getAttribute('data-block');

@@ -2,7 +2,7 @@ import { beforeEach, expect, test } from 'vitest';
 import type { SheetView, TrialAnswer } from '../api/client';
 import { FrameSheet } from './sheet';
 
-const sheet = (generated: string, overrides = ''): SheetView => ({ version: 0, keys: ['a', 'b'], generated, overrides });
+const sheet = (generated: string, overrides = ''): SheetView => ({ version: 0, keys: ['a', 'b'], generated, overrides, pages: {} });
 const stored = sheet('@media all { .a { color: red; margin: 1px } }\n.b { color: blue }');
 const trial = (change: Partial<TrialAnswer>): TrialAnswer => ({
   version: 0,
@@ -11,6 +11,7 @@ const trial = (change: Partial<TrialAnswer>): TrialAnswer => ({
   overrides: null,
   problems: null,
   colors: [],
+  blocks: [],
   ...change,
 });
 const set = (key: string, name: string, value: string) => ({ key, set: [{ name, value }], unset: [] });

@@ -39,7 +39,7 @@ public sealed record SetCell(string Look, string Property, State State, int? Fro
 
     public override string Describe(Site site)
     {
-        var cell = site.Looks.Find(Look) is { } look ? ColorUses.CellName(look, Key) : "Look";
+        var cell = site.Looks.Find(Look) is { } look ? Usage.CellName(look, Key) : "Look";
         return Text is null ? $"{cell} cleared" : $"{cell} → {Text.Trim()}";
     }
 

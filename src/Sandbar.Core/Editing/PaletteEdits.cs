@@ -69,9 +69,7 @@ public sealed record RemoveColor(string Color) : Edit
     public override Outcome Apply(Site site)
     {
         if (site.Palette.Colors.Find(Color) is not { } color) return PaletteEdits.GoneColor;
-        var uses = ColorUses.Of(site, color).Take(4).ToList();
-        if (uses.Count > 0)
-            return new Problem("/color", $"{color.Name} is in use: {string.Join(", ", uses.Take(3))}{(uses.Count > 3 ? " and more" : "")}. Give these another colour first.");
+        if (Usage.Refusal(color.Name, Usage.Of(site, color)) is { } used) return new Problem("/color", used);
         return PaletteEdits.With(site, p => p with { Colors = p.Colors.Remove(color) });
     }
 

@@ -31,6 +31,14 @@ public sealed class PageWriter
         return writer.Html.ToString();
     }
 
+    /// <summary>A block alone, as it stands on a page.</summary>
+    public static string Write(Site site, Page page, Block block, Surroundings surroundings)
+    {
+        var writer = new PageWriter(site, page, surroundings);
+        writer.Write(block);
+        return writer.Html.ToString();
+    }
+
     internal void Write(Block block)
     {
         var part = PartCatalogue.Get(block.Part);

@@ -28,17 +28,9 @@ public static partial class StyleSheetRenderer
                 foreach (var look in site.Looks.Where(l => l.Part == part.Id)) rules.AddRange(RulesOf(site, part, look));
             }
         }
-        foreach (var block in Outermost(site).SelectMany(b => Different.GetValue(b, DifferentIn))) rules.AddRange(OwnRules(site, block));
+        foreach (var block in Blocks.Outermost(site).SelectMany(b => Different.GetValue(b, DifferentIn))) rules.AddRange(OwnRules(site, block));
         return new(site.Name, Fonts(site), [.. Foundations(site, RoleSteps(site, rules)), .. rules], site.Overrides.Site);
     }
-
-    /// <summary>Every block of the site: the frame's, then page by page, outer before inner.</summary>
-    public static IEnumerable<Block> AllBlocks(Site site) =>
-        Outermost(site).SelectMany(WithInner);
-
-    /// <summary>The blocks that a page shows, the frame's among them.</summary>
-    public static IEnumerable<Block> BlocksOf(Site site, Page page) =>
-        page.Sections.Prepend(site.Frame.Header).Append(site.Frame.Footer).SelectMany(WithInner);
 
     /// <summary>The selector of a look's elements.</summary>
     public static string LookSelector(Site site, Part part, Look look) =>
@@ -53,11 +45,7 @@ public static partial class StyleSheetRenderer
     [GeneratedRegex(@"--role-[\w-]+-(?:tint|shade)-\d")]
     private static partial Regex RoleStep();
 
-    private static IEnumerable<Block> Outermost(Site site) => new[] { site.Frame.Header, site.Frame.Footer }.Concat(site.Pages.SelectMany(p => p.Sections));
-
-    private static Block[] DifferentIn(Block block) => [.. WithInner(block).Where(b => b.Own.Count > 0)];
-
-    private static IEnumerable<Block> WithInner(Block block) => block.Blocks.SelectMany(WithInner).Prepend(block);
+    private static Block[] DifferentIn(Block block) => [.. Blocks.WithInner(block).Where(b => b.Own.Count > 0)];
 
     private static ImmutableArray<FontFace> Fonts(Site site) =>
     [
@@ -69,7 +57,7 @@ public static partial class StyleSheetRenderer
     private static IEnumerable<Rule> Foundations(Site site, ILookup<string, int> roleSteps)
     {
         yield return Root("colors", site.Palette.Colors.SelectMany(ColorTokens));
-        yield return Root("sizes", Enumerable.Range(site.Typography.Scale.Lowest, site.Typography.Scale.Highest - site.Typography.Scale.Lowest + 1)
+        yield return Root("sizes", Scale.Steps(site.Typography.Scale)
             .Select(step => new Declaration(Scale.CssName(step), Scale.Css(site.Typography.Scale, step), new(OriginKind.Size, "", Invariant(step)))));
         yield return Root("spaces", site.Spacing.Steps.Select((px, i) =>
             new Declaration($"--space-{i + 1}", ValueCss.Number(new(px / 16, "rem")), new(OriginKind.Space, "", Invariant(i + 1)))));

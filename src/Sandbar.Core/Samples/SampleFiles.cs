@@ -1,16 +1,12 @@
-using System.Security.Cryptography;
 using System.Text.RegularExpressions;
 using Sandbar.Core.Design;
 
 namespace Sandbar.Core.Samples;
 
-/// <summary>A file that belongs to a site, with its bytes.</summary>
-public sealed record Asset(string Hash, string MediaType, byte[] Bytes);
-
 /// <summary>A site with the bytes of its shelf.</summary>
 public sealed record Sample(Site Site, IReadOnlyList<Asset> Assets);
 
-/// <summary>The pictures and fonts of the samples, kept in the program.</summary>
+/// <summary>The pictures of the samples, kept in the program.</summary>
 internal static partial class SampleFiles
 {
     /// <summary>A picture as a shelf item, with its bytes.</summary>
@@ -18,15 +14,8 @@ internal static partial class SampleFiles
     {
         var bytes = Read($"Samples/{folder}/pictures/{id}.svg");
         var size = ViewBox().Match(System.Text.Encoding.UTF8.GetString(bytes));
-        var asset = new Asset(Hash(bytes), "image/svg+xml", bytes);
+        var asset = Asset.Of("image/svg+xml", bytes);
         return (new(id, name, $"pictures/{id}.svg", asset.MediaType, asset.Hash, int.Parse(size.Groups[1].Value), int.Parse(size.Groups[2].Value)), asset);
-    }
-
-    public static (ShelfItem Item, Asset Asset) Font(string folder, string file, string name)
-    {
-        var bytes = Read($"Samples/{folder}/fonts/{file}.woff2");
-        var asset = new Asset(Hash(bytes), "font/woff2", bytes);
-        return (new(file, name, $"fonts/{file}.woff2", asset.MediaType, asset.Hash, 0, 0), asset);
     }
 
     [GeneratedRegex(@"viewBox=""0 0 (\d+) (\d+)""")]
@@ -39,6 +28,4 @@ internal static partial class SampleFiles
         stream.CopyTo(bytes);
         return bytes.ToArray();
     }
-
-    private static string Hash(byte[] bytes) => Convert.ToHexStringLower(SHA256.HashData(bytes));
 }

@@ -5,7 +5,8 @@ namespace Sandbar.Core.Typography;
 /// <summary>Sizes that grow with the viewport between two widths and stand still outside.</summary>
 public static class Fluid
 {
-    private const double Root = 16;
+    /// <summary>What 1rem is where nobody has changed it, px.</summary>
+    public const double Root = 16;
 
     /// <summary>The CSS of a size that is <paramref name="fromSize"/> px at <paramref name="fromWidth"/> and <paramref name="toSize"/> px at <paramref name="toWidth"/>: rem and vw, four decimals.</summary>
     /// <exception cref="ArgumentException">Equal widths, or a width or size that is not above 0.</exception>

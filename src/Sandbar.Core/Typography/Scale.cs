@@ -9,6 +9,16 @@ public static class Scale
     /// <summary>A position's size at both ends, px.</summary>
     public static (double From, double To) Sizes(TypeScale scale, int step) => (At(scale.From, step), At(scale.To, step));
 
+    /// <summary>The positions of a scale, smallest first.</summary>
+    public static IEnumerable<int> Steps(TypeScale scale) => Enumerable.Range(scale.Lowest, scale.Highest - scale.Lowest + 1);
+
+    /// <summary>A position's size in px at a viewport width.</summary>
+    public static double At(TypeScale scale, int step, double width)
+    {
+        var (from, to) = Sizes(scale, step);
+        return Fluid.At(width, (double)scale.From.Width, from, (double)scale.To.Width, to);
+    }
+
     /// <summary>A position as CSS.</summary>
     public static string Css(TypeScale scale, int step)
     {

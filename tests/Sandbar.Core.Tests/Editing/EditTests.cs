@@ -3,6 +3,7 @@ using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Rendering;
+using Sandbar.Core.Typography;
 
 namespace Sandbar.Core.Tests.Editing;
 
@@ -141,6 +142,10 @@ public class EditTests
             new RenameSite("a"), new AddColor("a", "b", "c"), new SetColor("a", "b"), new RenameColor("a", "b"), new RemoveColor("a"),
             new SetRole("a", "b", new("c", 1, null)), new SetCell("a", "b", State.Hover, 1, null, "c"), new SetOverrides("a"), new TakeBack("a", "b", false),
             new TurnScheme("a", null), new BringBack("a", "b"),
+            new SetScale(ScaleSetting.NarrowBase, "17"), new SetTextStyle("a", TextStyleSetting.LineHeight, "1.5"), new AddTextStyle("a", "b", "c"),
+            new RenameTextStyle("a", "b"), new RemoveTextStyle("a"), new SetFamily("a", "b"), new AddFamily("a", "b"), new RemoveFamily("a"),
+            new SetContent("a", "b", "c"), new SetBlockLook("a", "b"), new SetBlockScheme("a", null),
+            new AddMenuItem("a", "b", "c", "d"), new SetMenuItem("a", "b", "c", "d"), new MoveMenuItem("a", "b", 1), new RemoveMenuItem("a", "b"),
         ];
         Assert.Equal(edits.Length, typeof(Edit).GetCustomAttributes(typeof(System.Text.Json.Serialization.JsonDerivedTypeAttribute), false).Length);
         foreach (var edit in edits) Assert.Equal(edit, JsonSerializer.Deserialize<Edit>(JsonSerializer.Serialize(edit, SiteJson.Options), SiteJson.Options));

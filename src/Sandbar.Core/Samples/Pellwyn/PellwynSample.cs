@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Sandbar.Core.Design;
+using Sandbar.Core.Typography;
 using static Sandbar.Core.Samples.Content;
 
 namespace Sandbar.Core.Samples.Pellwyn;
@@ -11,18 +12,14 @@ public static class PellwynSample
 
     public static Sample Create()
     {
-        (ShelfItem Item, Asset Asset)[] files =
-        [
-            SampleFiles.Font("Pellwyn", "fraunces-latin-wght-normal", "Fraunces"),
-            SampleFiles.Font("Pellwyn", "figtree-latin-wght-normal", "Figtree"),
-            .. from picture in Pictures select SampleFiles.Picture("Pellwyn", picture, picture),
-        ];
+        BundledFamily[] families = [BundledFamilies.Find("fraunces")!, BundledFamilies.Find("figtree")!];
+        (ShelfItem Item, Asset Asset)[] pictures = [.. from picture in Pictures select SampleFiles.Picture("Pellwyn", picture, picture)];
         var site = new Site(
             Site.CurrentFormat,
             "Pellwyn Seed Library",
             "pellwyn",
             Palette(),
-            Type(),
+            Type(families),
             new([4, 8, 16, 24, 32, 56, 88]),
             Edges(),
             new([
@@ -37,7 +34,7 @@ public static class PellwynSample
                 new("main-guide", "Growing guide", "guide"), new("main-workshops", "Workshops", "workshops"),
                 new("main-membership", "Membership", "membership"), new("main-contact", "Contact", "contact"),
             ])],
-            [.. files.Select(f => f.Item)],
+            [.. families.SelectMany(f => f.Files).Select(f => f.Item), .. pictures.Select(p => p.Item)],
             new("""
                 /* The year beside the name, for the sixtieth season. */
                 .site-name::after {
@@ -46,7 +43,7 @@ public static class PellwynSample
                   font-weight: 400;
                 }
                 """));
-        return new(Starter.WithLooks(site), [.. files.Select(f => f.Asset)]);
+        return new(Starter.WithLooks(site), [.. families.SelectMany(f => f.Assets), .. pictures.Select(p => p.Asset)]);
     }
 
     private static Palette Palette() => new(
@@ -95,10 +92,10 @@ public static class PellwynSample
             }.ToImmutableSortedDictionary(StringComparer.Ordinal), null),
         ]);
 
-    private static Design.Typography Type() => new(
+    private static Design.Typography Type(BundledFamily[] families) => new(
         [
-            new("fraunces", "Fraunces", "heading", "\"Fraunces\", Georgia, serif", [new("fraunces-latin-wght-normal", 100, 900, false)]),
-            new("figtree", "Figtree", "text", "\"Figtree\", system-ui, sans-serif", [new("figtree-latin-wght-normal", 300, 900, false)]),
+            families[0].AsFamily("fraunces", "heading"),
+            families[1].AsFamily("figtree", "text"),
         ],
         new(new(390, 17, 1.2m), new(1280, 18, 1.25m), -2, 5),
         [

@@ -1,0 +1,10 @@
+using System.Security.Cryptography;
+
+namespace Sandbar.Core.Design;
+
+/// <summary>The bytes of a shelf item.</summary>
+/// <param name="Hash">SHA-256, lower-case hex.</param>
+public sealed record Asset(string Hash, string MediaType, byte[] Bytes)
+{
+    public static Asset Of(string mediaType, byte[] bytes) => new(Convert.ToHexStringLower(SHA256.HashData(bytes)), mediaType, bytes);
+}

@@ -1,0 +1,82 @@
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Design;
+using Sandbar.Core.Rendering;
+
+namespace Sandbar.Core.Editing;
+
+/// <summary>Sets what a slot of a block holds.</summary>
+/// <param name="Text">As the slot's kind has it: text with marks, an id, an address or a word; empty for nothing.</param>
+public sealed record SetContent(string Block, string Slot, string Text) : Edit
+{
+    /// <summary>Longest content of a slot, in characters.</summary>
+    public const int Longest = 20_000;
+
+    public override Outcome Apply(Site site)
+    {
+        if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
+        var part = PartCatalogue.Get(block.Part);
+        if (part.Slots.FirstOrDefault(s => s.Id == Slot) is not { } slot) return new Problem("/slot", $"A {part.Name.ToLowerInvariant()} has no such piece.");
+        if (Refusal(site, slot) is { } refusal) return new Problem("/text", refusal);
+        return Blocks.Put(site, block with { Content = Text.Length == 0 ? block.Content.Remove(Slot) : block.Content.SetItem(Slot, Text) });
+    }
+
+    public override string Describe(Site site)
+    {
+        var block = Blocks.Find(site, Block);
+        var slot = block is null ? null : PartCatalogue.Get(block.Part).Slots.FirstOrDefault(s => s.Id == Slot);
+        return $"{block?.Name ?? "Block"} · {slot?.Name.ToLowerInvariant() ?? "content"}";
+    }
+
+    private static bool IsAddress(string text) =>
+        InlineText.IsSafe(text) && !text.Any(char.IsWhiteSpace) && (text[0] is '#' or '/' || text.Contains(':', StringComparison.Ordinal));
+
+    private string? Refusal(Site site, Slot slot)
+    {
+        if (Text.Length == 0) return slot.Required ? $"{slot.Name} cannot be left empty: without it nothing is shown here." : null;
+        if (Text.Length > Longest) return $"{slot.Name} has at most {Longest} characters.";
+        if (Text.Any(c => char.IsControl(c) && c != '\n')) return $"{slot.Name} holds a character that cannot be shown.";
+        return slot.Kind switch
+        {
+            SlotKind.Link when site.Pages.Find(Text) is null && !IsAddress(Text) =>
+                $"“{Text}” leads nowhere: choose a page, or type an address that begins with https://, mailto: or #.",
+            SlotKind.Picture when site.Shelf.Find(Text) is not { Width: > 0 } => "This picture is not on the shelf.",
+            SlotKind.Menu when site.Menus.Find(Text) is null => "This menu is no longer there.",
+            SlotKind.Choice when !slot.Words.Contains(Text) => $"{slot.Name} takes {string.Join(", ", slot.Words)}.",
+            _ => null,
+        };
+    }
+}
+
+/// <summary>Gives a block another look of its part.</summary>
+public sealed record SetBlockLook(string Block, string Look) : Edit
+{
+    public override Outcome Apply(Site site)
+    {
+        if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
+        return site.Looks.Find(Look) is { } look && look.Part == block.Part
+            ? Blocks.Put(site, block with { Look = Look })
+            : new Problem("/look", $"A {PartCatalogue.Get(block.Part).Name.ToLowerInvariant()} has no such look.");
+    }
+
+    public override string Describe(Site site) => $"{Blocks.Find(site, Block)?.Name ?? "Block"} · look → {site.Looks.Find(Look)?.Name}";
+}
+
+/// <summary>Gives a block a scheme of its own, or lets it take the one around it.</summary>
+/// <param name="Scheme">Id of a scheme; null for the one around it.</param>
+public sealed record SetBlockScheme(string Block, string? Scheme) : Edit
+{
+    public override Outcome Apply(Site site)
+    {
+        if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
+        if (Scheme is not null && site.Palette.Schemes.Find(Scheme) is null) return new Problem("/scheme", "This scheme is no longer there.");
+        return Blocks.Put(site, block with { Scheme = Scheme });
+    }
+
+    public override string Describe(Site site) =>
+        $"{Blocks.Find(site, Block)?.Name ?? "Block"} · scheme → {(Scheme is null ? "the page’s" : site.Palette.Schemes.Find(Scheme)?.Name)}";
+}
+
+internal static class ContentEdits
+{
+    public static readonly Problem GoneBlock = new("/block", "This block is no longer there.");
+}

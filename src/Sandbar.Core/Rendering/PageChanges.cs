@@ -1,0 +1,74 @@
+using System.Runtime.CompilerServices;
+using System.Security.Cryptography;
+using System.Text;
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Rendering;
+
+/// <summary>A block at the top of a page whose HTML changed.</summary>
+/// <param name="Page">Id of the page it stands on.</param>
+/// <param name="Block">Id of the block.</param>
+public sealed record BlockChange(string Page, string Block, string Html);
+
+/// <summary>What of the pages' HTML differs from one site to another.</summary>
+public static class PageChanges
+{
+    private static readonly Surroundings Anywhere = new(page => page.Slug, item => item.Hash, Head: "", MarkBlocks: true);
+
+    private static readonly ConditionalWeakTable<Page, Marked> Marks = [];
+
+    /// <summary>The changed blocks of some pages. Blocks that stayed as they are cost nothing.</summary>
+    /// <param name="pages">Ids of the pages that are looked at.</param>
+    public static IEnumerable<BlockChange> Between(Site before, Site after, IEnumerable<string> pages, Surroundings surroundings)
+    {
+        var isSameAround = Around.Of(before).Equals(Around.Of(after));
+        foreach (var id in pages)
+        {
+            if (before.Pages.Find(id) is not { } earlier || after.Pages.Find(id) is not { } page) continue;
+            var known = Outermost(before, earlier).ToDictionary(b => b.Id, StringComparer.Ordinal);
+            foreach (var block in Outermost(after, page))
+            {
+                var was = known.GetValueOrDefault(block.Id);
+                if (isSameAround && ReferenceEquals(was, block)) continue;
+                var html = PageWriter.Write(after, page, block, surroundings);
+                if (was is null || html != PageWriter.Write(before, earlier, was, surroundings)) yield return new(id, block.Id, html);
+            }
+        }
+    }
+
+    /// <summary>What tells the HTML of a page from every other: the same as long as not a letter of it changes. Kept for as long as what it is written from stays.</summary>
+    public static string Mark(Site site, Page page)
+    {
+        var around = Around.Of(site);
+        if (Marks.TryGetValue(page, out var marked) && marked.Header == site.Frame.Header && marked.Footer == site.Frame.Footer && marked.Around.Equals(around)) return marked.Mark;
+        var mark = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(PageWriter.Write(site, page, Anywhere))))[..16];
+        Marks.AddOrUpdate(page, new(site.Frame.Header, site.Frame.Footer, around, mark));
+        return mark;
+    }
+
+    private static IEnumerable<Block> Outermost(Site site, Page page) => page.Sections.Prepend(site.Frame.Header).Append(site.Frame.Footer);
+
+    private sealed record Marked(Block Header, Block Footer, Around Around, string Mark);
+
+    /// <summary>What the HTML of a block reads besides the block: all that can change an address, a class or a menu.</summary>
+    private sealed class Around(Site site) : IEquatable<Around>
+    {
+        private static readonly ConditionalWeakTable<Site, Around> Kept = [];
+
+        private readonly (string, string)[] looks = [.. site.Looks.Select(l => (l.Id, l.CssName))];
+        private readonly (string, string)[] pages = [.. site.Pages.Select(p => (p.Id, p.Slug))];
+        private readonly (string, string)[] schemes = [.. site.Palette.Schemes.Select(s => (s.Id, s.CssName))];
+
+        public static Around Of(Site site) => Kept.GetValue(site, s => new(s));
+
+        public bool Equals(Around? other) => other is not null && (ReferenceEquals(this, other)
+            || (site.Menus == other.Site.Menus && site.Shelf == other.Site.Shelf && looks.AsSpan().SequenceEqual(other.looks)
+                && pages.AsSpan().SequenceEqual(other.pages) && schemes.AsSpan().SequenceEqual(other.schemes)));
+
+        public override bool Equals(object? obj) => Equals(obj as Around);
+
+        public override int GetHashCode() => looks.Length;
+
+        private Site Site => site;
+    }
+}

@@ -1,0 +1,61 @@
+using System.ComponentModel.DataAnnotations;
+using System.Diagnostics;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Rendering;
+
+namespace Sandbar.Server;
+
+/// <summary>An edit shown on the stage and not yet made.</summary>
+/// <param name="Pages">Ids of the pages on stage: only of these is the changed HTML written.</param>
+public sealed record TrialRequest(long Version, Edit Edit, [property: MaxLength(400)] IReadOnlyList<string> Pages);
+
+/// <param name="Sheet">The whole sheet, where rules come or go; else null and <paramref name="Rules"/> say what changed.</param>
+/// <param name="Overrides">The overrides, where they changed.</param>
+/// <param name="Problems">What does not parse in the overrides, where they changed.</param>
+/// <param name="Colors">The colours that changed.</param>
+/// <param name="Blocks">The blocks whose HTML changed, on the pages that were asked for.</param>
+public sealed record TrialAnswer(
+    long Version,
+    IReadOnlyList<RuleChangeView> Rules,
+    SheetView? Sheet,
+    string? Overrides,
+    IReadOnlyList<CssProblemView>? Problems,
+    IReadOnlyList<ColorView> Colors,
+    IReadOnlyList<BlockChange> Blocks);
+
+public sealed record RuleChangeView(string Key, IReadOnlyList<DeclarationView> Set, IReadOnlyList<string> Unset);
+
+public sealed record DeclarationView(string Name, string Value);
+
+/// <summary>What came of a trial.</summary>
+/// <param name="Answer">What it leads to; null where it cannot be tried.</param>
+/// <param name="Problems">Why the edit cannot be made.</param>
+/// <param name="IsOutdated">Whether the site has changed since the version it was tried on.</param>
+/// <param name="CoreTime">What the core took, ms: the benchmark tells the server's share of the loop by it.</param>
+public sealed record TrialResult(TrialAnswer? Answer, IReadOnlyList<Problem> Problems, bool IsOutdated, double CoreTime);
+
+/// <summary>Trying edits: everything is computed, nothing is stored.</summary>
+internal static class Trial
+{
+    public static TrialResult Of(Head head, TrialRequest request)
+    {
+        var started = Stopwatch.GetTimestamp();
+        var (site, version, _) = head.Stored;
+        if (request.Version != version) return new(null, [], IsOutdated: true, 0);
+        var outcome = request.Edit.Apply(site);
+        if (outcome.Site is not { } tried) return new(null, outcome.Problems, IsOutdated: false, 0);
+        var sheet = StyleSheetRenderer.Render(tried);
+        var changes = StyleSheetChanges.Between(head.Sheet, sheet);
+        var css = tried.Overrides.Site;
+        var overridesChanged = css != site.Overrides.Site;
+        var answer = new TrialAnswer(
+            version,
+            [.. (changes ?? []).Select(c => new RuleChangeView(c.Key, [.. c.Set.Select(d => new DeclarationView(d.Name, d.Value))], c.Unset))],
+            changes is null ? SheetView.Of(version, tried, sheet) : null,
+            overridesChanged ? StyleSheetText.Overrides(css, SheetUse.Stage) : null,
+            overridesChanged ? OverridesView.Of(css).Problems : null,
+            [.. tried.Palette.Colors.Where(c => !site.Palette.Colors.Contains(c)).Select(c => ColorView.Of(tried, c))],
+            [.. PageChanges.Between(site, tried, request.Pages, StageEndpoints.Around(tried))]);
+        return new(answer, [], IsOutdated: false, Stopwatch.GetElapsedTime(started).TotalMilliseconds);
+    }
+}
