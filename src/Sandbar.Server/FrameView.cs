@@ -24,6 +24,9 @@ public sealed record MenuView(string Id, string Name, IReadOnlyList<MenuItemView
 /// <param name="Page">Id of the page it leads to.</param>
 public sealed record MenuItemView(string Id, string Label, string Page);
 
+/// <summary>A picture of the shelf.</summary>
+public sealed record PictureView(string Id, string Name);
+
 /// <param name="Words">What a choice can be.</param>
 public sealed record SlotView(string Id, string Name, SlotKind Kind, bool Required, IReadOnlyList<string> Words)
 {

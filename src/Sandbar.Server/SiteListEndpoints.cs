@@ -6,6 +6,7 @@ using Microsoft.AspNetCore.Mvc;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Interchange;
+using Sandbar.Core.Starting;
 using Sandbar.Store;
 
 namespace Sandbar.Server;
@@ -26,6 +27,12 @@ internal static class SiteListEndpoints
     {
         api.MapGet("/sites", async (SiteStore store, CancellationToken cancel) =>
             (await store.ListAsync(cancel)).Select(s => new SiteSummary(s.Slug, s.Name)).ToList()).WithName("listSites");
+
+        api.MapPost("/sites/new", async Task<Results<Ok<SiteSummary>, ProblemHttpResult>> (NewSiteWishes wishes, SiteStore store, TimeProvider clock, CancellationToken cancel) =>
+        {
+            var (site, problems) = NewSite.Create(wishes, Lookup.Slug(wishes.Name));
+            return site is null ? EditEndpoints.Refused(problems) : await AddAsync(site.Site, site.Assets, store, clock, cancel);
+        }).WithName("newSite").ProducesProblem(StatusCodes.Status400BadRequest);
 
         api.MapPost("/sites/{slug}/copies", async Task<Results<Ok<SiteSummary>, ProblemHttpResult>> (
             string slug, DuplicateRequest request, OpenSites sites, SiteStore store, TimeProvider clock, CancellationToken cancel) =>

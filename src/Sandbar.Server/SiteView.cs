@@ -18,6 +18,7 @@ public sealed record SiteView(
     TypeView Type,
     FrameView Frame,
     IReadOnlyList<MenuView> Menus,
+    IReadOnlyList<PictureView> Pictures,
     IReadOnlyList<PartView> Parts,
     IReadOnlyList<PageView> Pages,
     OverridesView Overrides,
@@ -37,6 +38,7 @@ public sealed record SiteView(
             TypeView.Of(site),
             FrameView.Of(site),
             [.. site.Menus.Select(MenuView.Of)],
+            [.. site.Shelf.Where(i => i.Width > 0).Select(i => new PictureView(i.Id, i.Name))],
             [.. PartCatalogue.All.Select(p => PartView.Of(site, p))],
             [.. site.Pages.Select(p => new PageView(p.Id, p.Name, p.Slug))],
             OverridesView.Of(site.Overrides.Site),
@@ -188,5 +190,6 @@ public sealed record SheetView(long Version, IReadOnlyList<string> Keys, string 
         [.. StyleSheetText.Keys(sheet)],
         StyleSheetText.Generated(sheet, SheetUse.Stage, StageEndpoints.AssetAddress),
         StyleSheetText.Overrides(sheet.Overrides, SheetUse.Stage),
-        site.Pages.ToDictionary(p => p.Id, p => PageChanges.Mark(site, p), StringComparer.Ordinal));
+        site.Pages.Select(p => (p.Id, Mark: PageChanges.Mark(site, p))).Append((Specimen.PageId, PageChanges.SpecimenMark(site)))
+            .ToDictionary(p => p.Item1, p => p.Item2, StringComparer.Ordinal));
 }

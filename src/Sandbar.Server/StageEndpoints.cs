@@ -15,10 +15,13 @@ internal static class StageEndpoints
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
             var site = before is true ? await sites.BeforeLastAsync(head, cancel) : head.Stored.Site;
-            if (site.Pages.Find(page) is not { } found) return TypedResults.Problem("This page is no longer there.", statusCode: StatusCodes.Status404NotFound);
+            var sheets = SheetView.Of(head);
+            var found = site.Pages.Find(page);
+            if (found is null && page != Specimen.PageId) return TypedResults.Problem("This page is no longer there.", statusCode: StatusCodes.Status404NotFound);
             response.Headers.ContentSecurityPolicy = Guard.StagePolicy;
             response.Headers.CacheControl = "no-store";
-            return TypedResults.Content(PageWriter.Write(site, found, Around(site) with { Head = Sheets(SheetView.Of(head), PageChanges.Mark(site, found)) }), "text/html; charset=utf-8");
+            var around = Around(site) with { Head = Sheets(sheets, found is null ? PageChanges.SpecimenMark(site) : PageChanges.Mark(site, found)) };
+            return TypedResults.Content(found is null ? Specimen.Write(site, around) : PageWriter.Write(site, found, around), "text/html; charset=utf-8");
         }).ExcludeFromDescription();
 
         app.MapGet("/assets/{hash}", async Task<Results<FileContentHttpResult, NotFound>> (string hash, SiteStore store, HttpResponse response, CancellationToken cancel) =>

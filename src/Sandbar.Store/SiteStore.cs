@@ -5,7 +5,6 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
-using Sandbar.Core.Samples;
 
 namespace Sandbar.Store;
 
@@ -48,11 +47,12 @@ public sealed class SiteStore
     public async Task<IReadOnlyList<SiteRow>> ListAsync(CancellationToken cancel = default)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
-        return await db.Sites.AsNoTracking().Where(s => s.Deleted == null).OrderBy(s => s.Name).ToListAsync(cancel);
+        var sites = await db.Sites.AsNoTracking().Where(s => s.Deleted == null).ToListAsync(cancel);
+        return [.. sites.OrderBy(s => s.Name, StringComparer.OrdinalIgnoreCase)];
     }
 
     /// <summary>Adds a site with its assets, as version 0.</summary>
-    public async Task AddAsync(Sample sample, DateTimeOffset now, CancellationToken cancel = default)
+    public async Task AddAsync(SiteWithAssets sample, DateTimeOffset now, CancellationToken cancel = default)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
         await KeepAsync(db, sample.Assets, cancel);

@@ -70,7 +70,7 @@ public sealed class BuildVerbTests : IDisposable
 
     private string Out => Path.Combine(folder, "out");
 
-    private Core.Samples.Sample SaveSite()
+    private Core.Design.SiteWithAssets SaveSite()
     {
         var sample = PellwynSample.Create();
         File.WriteAllText(Site, SiteFile.Write(sample.Site));

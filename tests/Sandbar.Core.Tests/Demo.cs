@@ -1,7 +1,6 @@
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
-using Sandbar.Core.Samples;
 using Sandbar.Core.Samples.Pellwyn;
 
 namespace Sandbar.Core.Tests;
@@ -9,7 +8,7 @@ namespace Sandbar.Core.Tests;
 /// <summary>The demo site, and an example value for every kind of property.</summary>
 internal static class Demo
 {
-    public static readonly Sample Sample = PellwynSample.Create();
+    public static readonly SiteWithAssets Sample = PellwynSample.Create();
 
     public static Site Site => Sample.Site;
 

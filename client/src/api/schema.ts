@@ -116,6 +116,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/new": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["newSite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{slug}/copies": {
         parameters: {
             query?: never;
@@ -663,6 +679,13 @@ export interface components {
         NameStateRequest: {
             name: string;
         };
+        NewSiteWishes: {
+            name: string;
+            color: null | string;
+            heading: null | string;
+            text: null | string;
+            base: null | string;
+        };
         OverridesView: {
             css: string;
             problems: components["schemas"]["CssProblemView"][];
@@ -726,6 +749,10 @@ export interface components {
             items: components["schemas"]["HistoryItemView"][];
             /** Format: int32 */
             total: number;
+        };
+        PictureView: {
+            id: string;
+            name: string;
         };
         PlaneView: {
             /** Format: double */
@@ -836,6 +863,7 @@ export interface components {
             type: components["schemas"]["TypeView"];
             frame: components["schemas"]["FrameView"];
             menus: components["schemas"]["MenuView"][];
+            pictures: components["schemas"]["PictureView"][];
             parts: components["schemas"]["PartView"][];
             pages: components["schemas"]["PageView"][];
             overrides: components["schemas"]["OverridesView"];
@@ -1125,6 +1153,39 @@ export interface operations {
         requestBody: {
             content: {
                 "application/zip": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteSummary"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    newSite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSiteWishes"];
             };
         };
         responses: {

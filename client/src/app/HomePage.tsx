@@ -1,9 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { Alert, App, Button, Input, Modal, Skeleton } from 'antd';
+import { App, Button, Input, Modal, Skeleton } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { answered, api, type RequestFailed, type Schemas } from '../api/client';
 import { newGesture, windowId } from '../api/window';
+import { NewSiteDialog } from './NewSiteDialog';
+import { QueryError } from './QueryError';
 
 type Summary = Schemas['SiteSummary'];
 
@@ -11,6 +13,7 @@ type Summary = Schemas['SiteSummary'];
 export function HomePage() {
   const sites = useQuery({ queryKey: ['sites'], queryFn: () => answered(api.GET('/api/sites')) });
   const [naming, setNaming] = useState<{ site: Summary; way: 'rename' | 'duplicate' } | null>(null);
+  const [starting, setStarting] = useState(false);
   useEffect(() => {
     document.title = 'Sandbar';
     document.documentElement.dataset.settled = String(!sites.isFetching);
@@ -22,18 +25,16 @@ export function HomePage() {
     <main className="home">
       <div className="home-head">
         <h1>Sandbar</h1>
-        <OpenFile />
+        <span className="site-acts">
+          <OpenFile />
+          <Button type="primary" onClick={() => setStarting(true)}>
+            New site
+          </Button>
+        </span>
       </div>
       {sites.isPending && <Skeleton active={false} />}
-      {sites.isError && (
-        <Alert
-          type="error"
-          title="The sites cannot be listed"
-          description={sites.error.message}
-          action={<Button onClick={() => void sites.refetch()}>Try again</Button>}
-        />
-      )}
-      {sites.data?.length === 0 && <p className="empty">There is no site here. Open a site file, or start over with ./run --fresh.</p>}
+      {sites.isError && <QueryError title="The sites cannot be listed" query={sites} />}
+      {sites.data?.length === 0 && <p className="empty">There is no site here yet. Start a new one, or open a site file.</p>}
       {sites.data && sites.data.length > 0 && (
         <ul className="site-list">
           {sites.data.map((site) => (
@@ -41,6 +42,7 @@ export function HomePage() {
           ))}
         </ul>
       )}
+      {starting && <NewSiteDialog onClose={() => setStarting(false)} />}
       {naming && <NameDialog {...naming} onClose={() => setNaming(null)} />}
     </main>
   );
@@ -52,8 +54,15 @@ function SiteRow({ site, onName }: { site: Summary; onName: (way: 'rename' | 'du
   const path = { slug: site.slug };
   const again = () => queries.invalidateQueries({ queryKey: ['sites'] });
   const remove = async () => {
-    const { error } = await api.DELETE('/api/sites/{slug}', { params: { path } });
-    if (error) return;
+    const gone = await api.DELETE('/api/sites/{slug}', { params: { path } }).catch(() => null);
+    if (!gone || gone.error) {
+      notification.error({
+        title: `${site.name} was not deleted`,
+        description: 'The server did not answer, or the site is gone already.',
+        placement: 'bottomLeft',
+      });
+      return again();
+    }
     await again();
     const key = `deleted ${site.slug}`;
     notification.info({
@@ -155,13 +164,13 @@ function OpenFile() {
     if (!file) return;
     setOpening(true);
     try {
-      const answer = await fetch('/api/sites', { method: 'POST', headers: { 'Content-Type': 'application/zip' }, body: file });
-      const said = (await answer.json().catch(() => ({}))) as { name?: string; detail?: string };
-      if (answer.ok) notification.success({ title: `${said.name} was opened`, placement: 'bottomLeft' });
-      else notification.error({ title: 'This site file cannot be opened', description: said.detail, placement: 'bottomLeft', duration: 0 });
+      const headers = { 'Content-Type': 'application/zip' };
+      const opened = await answered(api.POST('/api/sites', { body: file as unknown as string, bodySerializer: (body) => body, headers }));
+      notification.success({ title: `${opened.name} was opened`, placement: 'bottomLeft' });
       await queries.invalidateQueries({ queryKey: ['sites'] });
-    } catch {
-      notification.error({ title: 'The server did not answer', placement: 'bottomLeft' });
+    } catch (failed) {
+      const description = (failed as RequestFailed).message;
+      notification.error({ title: 'This site file cannot be opened', description, placement: 'bottomLeft', duration: 0 });
     } finally {
       setOpening(false);
       if (input.current) input.current.value = '';

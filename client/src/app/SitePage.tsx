@@ -3,9 +3,11 @@ import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Navigate, useParams } from 'react-router';
 import { useOpenSite } from '../api/editing';
+import { FrameStep } from '../steps/frame/FrameStep';
 import { PaletteStep } from '../steps/palette/PaletteStep';
 import { PartsStep } from '../steps/parts/PartsStep';
 import { SnapshotsStep } from '../steps/snapshots/SnapshotsStep';
+import { TypeStep } from '../steps/type/TypeStep';
 import { Stage } from '../stage/Stage';
 import { useStageView } from '../stage/view';
 import { CourseBar } from './CourseBar';
@@ -106,6 +108,10 @@ function Step({ id }: { id: StepId }) {
   switch (id) {
     case 'palette':
       return <PaletteStep />;
+    case 'type':
+      return <TypeStep />;
+    case 'frame':
+      return <FrameStep />;
     case 'parts':
       return <PartsStep />;
     case 'snapshots':

@@ -1,4 +1,5 @@
 import type { SiteView } from '../api/client';
+import { SPECIMEN } from '../stage/view';
 import { COURSE } from './steps';
 
 /** Somewhere in a site that can be jumped to. */
@@ -10,12 +11,13 @@ export interface Place {
   params: Record<string, string>;
 }
 
-/** Every step, page, colour, scheme, role, part, look and setting of a site. */
+/** Every step, page, colour, scheme, role, text style, family, menu, part, look and setting of a site. */
 export function placesOf(site: SiteView): Place[] {
   const places: Place[] = COURSE.flatMap(({ move, steps }) =>
     steps.map((s) => ({ name: s.name, where: `Step · ${move}`, step: s.id, params: {} })),
   );
-  for (const page of site.pages) places.push({ name: page.name, where: 'Page', step: null, params: { page: page.id, span: 'one' } });
+  for (const page of [...site.pages, SPECIMEN])
+    places.push({ name: page.name, where: 'Page', step: null, params: { page: page.id, span: 'one' } });
   for (const color of site.colors)
     places.push({ name: color.name, where: 'Colour', step: 'palette', params: { view: 'colours', color: color.id } });
   for (const scheme of site.schemes) {
@@ -23,6 +25,10 @@ export function placesOf(site: SiteView): Place[] {
     places.push({ name: scheme.name, where: 'Scheme', step: 'palette', params });
     for (const role of scheme.roles) places.push({ name: role.name, where: `Role · ${scheme.name}`, step: 'palette', params });
   }
+  for (const style of site.type.styles)
+    places.push({ name: style.name, where: 'Text style', step: 'type', params: { view: 'styles', style: style.id } });
+  for (const family of site.type.families) places.push({ name: family.name, where: 'Family', step: 'type', params: { view: 'families' } });
+  for (const menu of site.menus) places.push({ name: menu.name, where: 'Menu', step: 'frame', params: { view: 'menus' } });
   for (const part of site.parts) {
     const first = part.looks[0];
     if (!first) continue;

@@ -1,4 +1,4 @@
-export type StepId = 'palette' | 'parts' | 'overrides' | 'snapshots';
+export type StepId = 'palette' | 'type' | 'frame' | 'parts' | 'overrides' | 'snapshots';
 
 export interface Step {
   id: StepId;
@@ -7,8 +7,20 @@ export interface Step {
 
 /** The steps in working order. Only what is built is listed. */
 export const COURSE: { move: string; steps: Step[] }[] = [
-  { move: 'Decide', steps: [{ id: 'palette', name: 'Palette' }] },
-  { move: 'Apply', steps: [{ id: 'parts', name: 'Parts' }] },
+  {
+    move: 'Decide',
+    steps: [
+      { id: 'palette', name: 'Palette' },
+      { id: 'type', name: 'Type' },
+    ],
+  },
+  {
+    move: 'Apply',
+    steps: [
+      { id: 'frame', name: 'Frame' },
+      { id: 'parts', name: 'Parts' },
+    ],
+  },
   {
     move: 'Hold',
     steps: [

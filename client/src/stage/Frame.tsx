@@ -76,6 +76,11 @@ export function Frame({ page, name, viewport, scale, leads, onSelect }: Props) {
   useEffect(() => {
     if (!loaded) return;
     for (const element of loaded.document.querySelectorAll('[data-force]')) element.removeAttribute('data-force');
+    // On the specimen page each state stands by itself.
+    for (const shown of loaded.document.querySelectorAll<HTMLElement>('[data-state]')) {
+      const part = parts.find((p) => p.id === shown.dataset.part);
+      for (const element of part ? shown.querySelectorAll(part.hook) : []) element.setAttribute('data-force', shown.dataset.state ?? '');
+    }
     if (show === 'rest') return;
     const hooks = parts.filter((part) => part.states.includes(show)).map((part) => part.hook);
     for (const element of loaded.document.querySelectorAll(hooks.join(','))) element.setAttribute('data-force', show);
@@ -104,6 +109,12 @@ export function Frame({ page, name, viewport, scale, leads, onSelect }: Props) {
     sheets.show(store.getState().sheet);
     setLoaded({ document, sheets, content: new FrameContent(document, () => setContents((n) => n + 1)) });
   };
+
+  // What is selected elsewhere than on the stage comes into sight.
+  useEffect(() => {
+    if (!loaded || !selected || clicked?.closest('[data-block]')?.getAttribute('data-block') === selected) return;
+    loaded.document.querySelector(`[data-block="${CSS.escape(selected)}"]`)?.scrollIntoView({ block: 'nearest' });
+  }, [loaded, selected, clicked]);
 
   const block = clicked?.closest('[data-block]')?.getAttribute('data-block');
   const element =

@@ -5,7 +5,7 @@ import { answered, api, type LookView, type PartView } from '../api/client';
 import { useEditing } from '../app/editingContext';
 import { Frame } from './Frame';
 import { StageBar } from './StageBar';
-import { useStageView, WIDTHS, writeView, type StageView, type Viewport, type Vision } from './view';
+import { SPECIMEN, useStageView, WIDTHS, writeView, type StageView, type Viewport, type Vision } from './view';
 
 const GAP = 14;
 const PER_ROW = 3;
@@ -15,7 +15,7 @@ export function Stage() {
   const pages = useEditing((e) => e.site.pages);
   const [view] = useStageView();
   const [, setParams] = useSearchParams();
-  const page = pages.find((p) => p.id === view.page) ?? pages[0];
+  const page = view.page === SPECIMEN.id ? SPECIMEN : (pages.find((p) => p.id === view.page) ?? pages[0]);
   const room = useRef<HTMLDivElement>(null);
   const [roomWidth, setRoomWidth] = useState(0);
 

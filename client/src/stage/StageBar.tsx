@@ -2,7 +2,7 @@ import { Button, Dropdown, Segmented, Select, Tooltip } from 'antd';
 import type { State } from '../api/client';
 import { useEditing } from '../app/editingContext';
 import { STATE_NAMES } from '../ledger/cells';
-import { PREFERENCES, STATES, useStageView, VISIONS, WIDTHS, type Preference, type Vision } from './view';
+import { PREFERENCES, SPECIMEN, STATES, useStageView, VISIONS, WIDTHS, type Preference, type Vision } from './view';
 
 const PREFERENCE_NAMES: Record<Preference, string> = { light: 'Prefers light', dark: 'Prefers dark' };
 const VISION_NAMES: Record<Vision, string> = {
@@ -21,7 +21,7 @@ export function StageBar({ page }: { page: string }) {
       <Select
         aria-label="Page on stage"
         value={page}
-        options={pages.map((p) => ({ value: p.id, label: p.name }))}
+        options={[...pages, SPECIMEN].map((p) => ({ value: p.id, label: p.name }))}
         onChange={(id: string) => change({ page: id })}
         popupMatchSelectWidth={false}
         className="page-choice"

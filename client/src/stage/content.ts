@@ -65,7 +65,7 @@ export class FrameContent {
     this.document.documentElement.dataset.scheme = page.documentElement.dataset.scheme;
     this.document.title = page.title;
     const [here, there] = [outermost(this.document), outermost(page)];
-    if (here.map(idOf).join() !== there.map(idOf).join()) {
+    if (here.length === 0 || here.map(idOf).join() !== there.map(idOf).join()) {
       this.document.body.replaceChildren(...page.body.childNodes);
       return;
     }

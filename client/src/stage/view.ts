@@ -13,6 +13,9 @@ export const WIDTHS: readonly Viewport[] = [
   { width: 1280, height: 800 },
 ];
 
+/** The page made from the catalogue: every part, look, state and text style. It is never released. */
+export const SPECIMEN = { id: 'specimen', name: 'Specimen' } as const;
+
 export const STATES: readonly State[] = ['rest', 'current', 'hover', 'focus', 'pressed', 'off'];
 
 /** One page at one width, one at every width, or every page at one width. */

@@ -42,7 +42,7 @@ public enum SlotKind
 }
 
 /// <param name="Required">Whether a block without it is not shown.</param>
-/// <param name="Sample">What it holds on the specimen page.</param>
+/// <param name="Sample">What it holds on the specimen page; menus and pictures take the first there is.</param>
 public sealed record Slot(string Id, string Name, SlotKind Kind, bool Required = false, string Sample = "")
 {
     /// <summary>What a choice can be.</summary>
@@ -93,6 +93,9 @@ public sealed record Part
     public required ImmutableArray<LookSeed> Looks { get; init; }
 
     public ImmutableArray<Structure> Structure { get; init; } = [];
+
+    /// <summary>Ids of the parts that stand inside on the specimen page.</summary>
+    public ImmutableArray<string> Inside { get; init; } = [];
 
     /// <summary>Whether blocks may stand inside.</summary>
     public bool HoldsBlocks { get; init; }

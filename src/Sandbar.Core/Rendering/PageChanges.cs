@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Runtime.CompilerServices;
 using System.Security.Cryptography;
 using System.Text;
@@ -16,6 +17,9 @@ public static class PageChanges
     private static readonly Surroundings Anywhere = new(page => page.Slug, item => item.Hash, Head: "", MarkBlocks: true);
 
     private static readonly ConditionalWeakTable<Page, Marked> Marks = [];
+
+    // Of the site that was edited last: another one computes its own anew.
+    private static volatile MarkedSpecimen? specimen;
 
     /// <summary>The changed blocks of some pages. Blocks that stayed as they are cost nothing.</summary>
     /// <param name="pages">Ids of the pages that are looked at.</param>
@@ -41,12 +45,26 @@ public static class PageChanges
     {
         var around = Around.Of(site);
         if (Marks.TryGetValue(page, out var marked) && marked.Header == site.Frame.Header && marked.Footer == site.Frame.Footer && marked.Around.Equals(around)) return marked.Mark;
-        var mark = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(PageWriter.Write(site, page, Anywhere))))[..16];
+        var mark = MarkOf(PageWriter.Write(site, page, Anywhere));
         Marks.AddOrUpdate(page, new(site.Frame.Header, site.Frame.Footer, around, mark));
         return mark;
     }
 
+    /// <summary>What tells the HTML of the specimen page from what it was.</summary>
+    public static string SpecimenMark(Site site)
+    {
+        var around = Around.Of(site);
+        if (specimen is { } kept && kept.Pages == site.Pages && ReferenceEquals(kept.Typography, site.Typography) && kept.Around.Equals(around)) return kept.Mark;
+        var mark = MarkOf(Specimen.Write(site, Anywhere));
+        specimen = new(site.Pages, site.Typography, around, mark);
+        return mark;
+    }
+
+    private static string MarkOf(string html) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(html)))[..16];
+
     private static IEnumerable<Block> Outermost(Site site, Page page) => page.Sections.Prepend(site.Frame.Header).Append(site.Frame.Footer);
+
+    private sealed record MarkedSpecimen(ImmutableArray<Page> Pages, Design.Typography Typography, Around Around, string Mark);
 
     private sealed record Marked(Block Header, Block Footer, Around Around, string Mark);
 

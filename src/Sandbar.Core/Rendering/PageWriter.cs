@@ -27,7 +27,15 @@ public sealed class PageWriter
     public static string Write(Site site, Page page, Surroundings surroundings)
     {
         var writer = new PageWriter(site, page, surroundings);
-        writer.Document();
+        writer.Document(writer.Body);
+        return writer.Html.ToString();
+    }
+
+    /// <summary>A page whose body is written by hand.</summary>
+    internal static string Write(Site site, Page page, Surroundings surroundings, Action<PageWriter> body)
+    {
+        var writer = new PageWriter(site, page, surroundings);
+        writer.Document(() => body(writer));
         return writer.Html.ToString();
     }
 
@@ -53,7 +61,7 @@ public sealed class PageWriter
 
     internal IEnumerable<(string Name, string Value)> Marks(Block block) => surroundings.MarkBlocks ? [("data-block", block.Id)] : [];
 
-    private void Document()
+    private void Document(Action body)
     {
         Html.Raw("<!doctype html>\n");
         Html.Element("html", [("lang", "en"), ("data-scheme", Site.Palette.Schemes.Get(Page.Scheme).CssName)], () =>
@@ -66,15 +74,17 @@ public sealed class PageWriter
                 if (Page.Description.Length > 0) Html.Void("meta", [("name", "description"), ("content", Page.Description)]);
                 Html.Raw(surroundings.Head);
             }, isPhrase: false);
-            Html.Element("body", [], () =>
-            {
-                Write(Site.Frame.Header);
-                Html.Element("main", [], () =>
-                {
-                    foreach (var section in Page.Sections) Write(section);
-                }, isPhrase: false);
-                Write(Site.Frame.Footer);
-            }, isPhrase: false);
+            Html.Element("body", [], body, isPhrase: false);
         }, isPhrase: false);
+    }
+
+    private void Body()
+    {
+        Write(Site.Frame.Header);
+        Html.Element("main", [], () =>
+        {
+            foreach (var section in Page.Sections) Write(section);
+        }, isPhrase: false);
+        Write(Site.Frame.Footer);
     }
 }

@@ -249,7 +249,8 @@ public static partial class StyleSheetRenderer
         return [new(property.Css, property.Form.Length == 0 ? css : property.Form.Replace("$", css, StringComparison.Ordinal), origin)];
     }
 
-    private static IEnumerable<Declaration> StyleDeclarations(Site site, TextStyle style, Origin origin)
+    /// <summary>A text style as declarations.</summary>
+    internal static IEnumerable<Declaration> StyleDeclarations(Site site, TextStyle style, Origin origin)
     {
         yield return new("font-family", $"var(--family-{site.Typography.Families.Get(style.Family).CssName})", origin);
         yield return new("font-size", ValueCss.Write(site, style.Size), origin);

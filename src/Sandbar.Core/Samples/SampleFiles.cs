@@ -3,9 +3,6 @@ using Sandbar.Core.Design;
 
 namespace Sandbar.Core.Samples;
 
-/// <summary>A site with the bytes of its shelf.</summary>
-public sealed record Sample(Site Site, IReadOnlyList<Asset> Assets);
-
 /// <summary>The pictures of the samples, kept in the program.</summary>
 internal static partial class SampleFiles
 {

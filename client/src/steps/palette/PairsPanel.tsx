@@ -1,9 +1,10 @@
-import { Alert, Button, Segmented, Skeleton } from 'antd';
+import { Segmented, Skeleton } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { usePairs } from '../../api/pairs';
 import { useEditing } from '../../app/editingContext';
+import { QueryError } from '../../app/QueryError';
 
 type Pair = Schemas['PairInUseView'];
 
@@ -13,15 +14,7 @@ const KIND_NAMES: Record<Pair['kind'], string> = { text: 'text', largeText: 'lar
 export function PairsPanel() {
   const pairs = usePairs();
   const [only, setOnly] = useState('all');
-  if (pairs.isError)
-    return (
-      <Alert
-        type="error"
-        title="The pairs cannot be computed"
-        description={pairs.error.message}
-        action={<Button onClick={() => void pairs.refetch()}>Try again</Button>}
-      />
-    );
+  if (pairs.isError) return <QueryError title="The pairs cannot be computed" query={pairs} />;
   if (!pairs.data) return <Skeleton active={false} className="waiting" />;
   const failing = pairs.data.pairs.filter((p) => !p.passes);
   const shown = only === 'failing' ? failing : pairs.data.pairs;

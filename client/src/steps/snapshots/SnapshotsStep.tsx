@@ -1,8 +1,9 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Alert, Button, Input, Skeleton } from 'antd';
+import { Button, Input, Skeleton } from 'antd';
 import { useState, type FormEvent } from 'react';
 import { answered, api, type RequestFailed } from '../../api/client';
 import { useActions, useEditing } from '../../app/editingContext';
+import { QueryError } from '../../app/QueryError';
 
 /** Named states of the whole site, and what has been done to it. */
 export function SnapshotsStep() {
@@ -15,15 +16,7 @@ export function SnapshotsStep() {
     placeholderData: keepPreviousData,
     gcTime: 60_000,
   });
-  if (past.isError)
-    return (
-      <Alert
-        type="error"
-        title="The history cannot be read"
-        description={past.error.message}
-        action={<Button onClick={() => void past.refetch()}>Try again</Button>}
-      />
-    );
+  if (past.isError) return <QueryError title="The history cannot be read" query={past} />;
   return (
     <section className="step-panel snapshots-step" aria-label="Snapshots">
       <div className="bar">

@@ -10,7 +10,7 @@ internal static class ButtonPart
         Id = "button",
         Name = "Button",
         Hook = ".button",
-        Slots = [new("label", "Label", SlotKind.Text, Required: true, Sample: "Borrow seeds"), new("to", "Leads to", SlotKind.Link), new("off", "Off", SlotKind.Choice) { Words = ["no", "yes"] }],
+        Slots = [new("label", "Label", SlotKind.Text, Required: true, Sample: "A button"), new("to", "Leads to", SlotKind.Link, Sample: "#"), new("off", "Off", SlotKind.Choice) { Words = ["no", "yes"] }],
         Properties =
         [
             Properties.Background, Properties.TextColor, Properties.TextStyle, Properties.Underline,
@@ -27,8 +27,8 @@ internal static class ButtonPart
                 ("border", "none"), ("radius", "soft"), ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"),
                 ("padding", "space 2 space 4"), ("width", "fit")),
             new("Outlined",
-                ("background", "none"), ("background@hover", "action tint 6"),
-                ("text-colour", "action"), ("text-style", "Label"), ("underline", "none"),
+                ("background", "none"), ("background@hover", "action"),
+                ("text-colour", "action"), ("text-colour@hover", "action text"), ("text-style", "Label"), ("underline", "none"),
                 ("border", "action line"), ("radius", "soft"), ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"),
                 ("padding", "space 2 space 4"), ("width", "fit")),
             new("Plain",

@@ -14,8 +14,8 @@ internal static class CardPart
         Slots =
         [
             new("picture", "Picture", SlotKind.Picture), new("alt", "Picture in words", SlotKind.Spoken),
-            new("eyebrow", "Eyebrow", SlotKind.Text, Sample: "Root"), new("title", "Title", SlotKind.Text, Required: true, Sample: "Ferrol Blood"),
-            new("text", "Text", SlotKind.Text, Sample: "Small and very dark. Stores until March."), new("to", "Leads to", SlotKind.Link, Sample: "#"),
+            new("eyebrow", "Eyebrow", SlotKind.Text, Sample: "Eyebrow"), new("title", "Title", SlotKind.Text, Required: true, Sample: "Title of a card"),
+            new("text", "Text", SlotKind.Text, Sample: "A card says one thing, in two lines at most."), new("to", "Leads to", SlotKind.Link, Sample: "#"),
         ],
         Properties =
         [

@@ -9,6 +9,7 @@ internal static class CardRowPart
         Name = "Card row",
         Hook = ".card-row",
         HoldsBlocks = true,
+        Inside = ["card", "card", "card"],
         Properties =
         [
             Properties.Background, Properties.Border, Properties.Radius, Properties.Padding, Properties.Gap, Properties.Columns, Properties.PlaceDown,

@@ -9,6 +9,7 @@ internal static class ColumnsPart
         Name = "Columns",
         Hook = ".columns",
         HoldsBlocks = true,
+        Inside = ["paragraph", "paragraph", "paragraph"],
         Properties = [Properties.Columns, Properties.PlaceDown, Properties.Gap],
         Looks =
         [

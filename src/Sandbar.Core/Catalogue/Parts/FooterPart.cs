@@ -10,7 +10,8 @@ internal static class FooterPart
         Hook = ".site-footer",
         Layer = Layer.Frame,
         HoldsBlocks = true,
-        Slots = [new("credit", "Credit line", SlotKind.Text)],
+        Inside = ["menu"],
+        Slots = [new("credit", "Credit line", SlotKind.Text, Sample: "A line of credit")],
         Properties =
         [
             Properties.Background, Properties.LineAbove, Properties.Padding,

@@ -16,7 +16,7 @@ internal static class FormFieldPart
         [
             new("label", "Label", SlotKind.Text, Required: true, Sample: "Your name"),
             new("kind", "Kind", SlotKind.Choice) { Words = ["text", "email", "number", "lines", "choice"] },
-            new("hint", "Hint", SlotKind.Text, Sample: "As it should stand on the card"),
+            new("hint", "Hint", SlotKind.Text, Sample: "What helps to fill it in"),
             new("choices", "Choices", SlotKind.List),
             new("off", "Off", SlotKind.Choice) { Words = ["no", "yes"] },
         ],

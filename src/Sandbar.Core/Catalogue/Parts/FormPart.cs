@@ -9,6 +9,7 @@ internal static class FormPart
         Name = "Form",
         Hook = ".form",
         HoldsBlocks = true,
+        Inside = ["form-field", "button"],
         Slots = [new("label", "Name for screen readers", SlotKind.Spoken, Required: true, Sample: "A form")],
         Properties = [Properties.Background, Properties.Border, Properties.Radius, Properties.Padding, Properties.Gap, Properties.Measure],
         Looks = [new("Standard", ("background", "none"), ("border", "none"), ("gap", "space 4"), ("measure", "30em"))],

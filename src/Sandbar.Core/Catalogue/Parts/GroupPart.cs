@@ -9,6 +9,7 @@ internal static class GroupPart
         Name = "Group",
         Hook = ".group",
         HoldsBlocks = true,
+        Inside = ["button", "button"],
         Properties = [Properties.Background, Properties.Border, Properties.Radius, Properties.Padding, Properties.Gap, Properties.PlaceAcross],
         Looks = [new("Stack", ("gap", "space 3")), new("In line", ("gap", "space 3"), ("place-across", "start"))],
         Structure =

@@ -10,7 +10,8 @@ internal static class HeaderPart
         Hook = ".site-header",
         Layer = Layer.Frame,
         HoldsBlocks = true,
-        Slots = [new("name", "Site name", SlotKind.Text, Required: true), new("to", "Leads to", SlotKind.Link)],
+        Inside = ["menu", "button"],
+        Slots = [new("name", "Site name", SlotKind.Text, Required: true, Sample: "Name of the site"), new("to", "Leads to", SlotKind.Link, Sample: "#")],
         Properties =
         [
             Properties.Background, Properties.TextColor.For("name", "Name colour", " .site-name"), Properties.TextStyle.For("name", "Name style", " .site-name"),

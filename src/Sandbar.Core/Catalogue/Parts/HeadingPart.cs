@@ -10,7 +10,7 @@ internal static class HeadingPart
         Id = $"heading-{level}",
         Name = $"Heading {level}",
         Hook = $".heading-{level}",
-        Slots = [new("text", "Text", SlotKind.Text, Required: true, Sample: "What grows here")],
+        Slots = [new("text", "Text", SlotKind.Text, Required: true, Sample: "A heading of this level")],
         Properties =
         [
             Properties.Background, Properties.TextColor, Properties.TextStyle, Properties.TextAlign, Properties.LineAbove, Properties.LineBelow, Properties.Radius,

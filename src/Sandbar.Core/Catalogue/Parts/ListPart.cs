@@ -8,7 +8,7 @@ internal static class ListPart
         Id = "list",
         Name = "List",
         Hook = ".list",
-        Slots = [new("items", "Items", SlotKind.List, Required: true, Sample: "- Sow in March\n  - under glass\n  - in the open from May\n- Thin to a hand's width")],
+        Slots = [new("items", "Items", SlotKind.List, Required: true, Sample: "- The first thing\n  - a part of it\n  - another part\n- The second thing")],
         Properties =
         [
             Properties.TextColor, Properties.TextStyle, Properties.TextColor.For("marker", "Marker colour", " li::marker"),

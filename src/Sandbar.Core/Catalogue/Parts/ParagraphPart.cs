@@ -8,7 +8,7 @@ internal static class ParagraphPart
         Id = "paragraph",
         Name = "Paragraph",
         Hook = ".paragraph",
-        Slots = [new("text", "Text", SlotKind.Text, Required: true, Sample: "Every packet carries the name of whoever grew it last, and the year.")],
+        Slots = [new("text", "Text", SlotKind.Text, Required: true, Sample: "Running text, as long as the thought needs and no longer. What it stands on, how wide it runs and how its lines are set decide whether it is read.")],
         Properties =
         [
             Properties.Background, Properties.TextColor, Properties.TextStyle, Properties.TextAlign, Properties.LineAbove, Properties.LineBelow,

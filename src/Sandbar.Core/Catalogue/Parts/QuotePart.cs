@@ -10,8 +10,8 @@ internal static class QuotePart
         Hook = ".quote",
         Slots =
         [
-            new("text", "Words", SlotKind.Text, Required: true, Sample: "A bean remembers the hill it grew on."),
-            new("source", "Whose", SlotKind.Text, Sample: "A neighbour"),
+            new("text", "Words", SlotKind.Text, Required: true, Sample: "Somebody's words, set apart from the rest."),
+            new("source", "Whose", SlotKind.Text, Sample: "Whose they are"),
         ],
         Properties =
         [

@@ -9,6 +9,7 @@ internal static class SectionPart
         Name = "Section",
         Hook = ".section",
         HoldsBlocks = true,
+        Inside = ["heading-2", "paragraph"],
         Properties =
         [
             Properties.Background, Properties.TextColor, Properties.LineAbove, Properties.LineBelow, Properties.Padding, Properties.MinHeight,

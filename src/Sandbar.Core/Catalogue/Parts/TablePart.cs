@@ -10,8 +10,8 @@ internal static class TablePart
         Hook = ".table",
         Slots =
         [
-            new("caption", "Caption", SlotKind.Text, Required: true, Sample: "When to sow"),
-            new("rows", "Rows", SlotKind.Table, Required: true, Sample: "Kind | Under glass | In the open\nBeans | April | May\nLettuce | February | March"),
+            new("caption", "Caption", SlotKind.Text, Required: true, Sample: "A table"),
+            new("rows", "Rows", SlotKind.Table, Required: true, Sample: "Kind | Early | Late\nFirst | April | May\nSecond | February | March"),
         ],
         Properties =
         [

@@ -1,5 +1,5 @@
 using Sandbar.Core.Design;
-using static Sandbar.Core.Samples.Content;
+using static Sandbar.Core.Starting.Content;
 
 namespace Sandbar.Core.Samples.Pellwyn;
 

@@ -1,7 +1,8 @@
 using System.Collections.Immutable;
 using Sandbar.Core.Design;
+using Sandbar.Core.Starting;
 using Sandbar.Core.Typography;
-using static Sandbar.Core.Samples.Content;
+using static Sandbar.Core.Starting.Content;
 
 namespace Sandbar.Core.Samples.Pellwyn;
 
@@ -10,7 +11,7 @@ public static class PellwynSample
 {
     private static readonly string[] Pictures = ["hero", "drawers", "bean", "beet", "pea", "tomato", "squash", "lettuce", "depths", "map"];
 
-    public static Sample Create()
+    public static SiteWithAssets Create()
     {
         BundledFamily[] families = [BundledFamilies.Find("fraunces")!, BundledFamilies.Find("figtree")!];
         (ShelfItem Item, Asset Asset)[] pictures = [.. from picture in Pictures select SampleFiles.Picture("Pellwyn", picture, picture)];
@@ -19,12 +20,10 @@ public static class PellwynSample
             "Pellwyn Seed Library",
             "pellwyn",
             Palette(),
-            Type(families),
-            new([4, 8, 16, 24, 32, 56, 88]),
-            Edges(),
-            new([
-                new("dawn", "dawn", "dawn", 160, [new(new ReferenceValue(ReferenceKind.Role, "raised", 0), 0), new(new ReferenceValue(ReferenceKind.Role, "ground", 0), 100)]),
-            ]),
+            Starter.Type(families[0].AsFamily("fraunces", "heading"), families[1].AsFamily("figtree", "text"), narrowBase: 17, wideBase: 18),
+            Starter.Spacing,
+            Starter.Edges,
+            Starter.Fills,
             [],
             Frame(),
             [PellwynPages.Home, PellwynPages.Catalogue, GuidePage.Page, WorkshopsPage.Page, MembershipPage.Page, ContactPage.Page],
@@ -91,39 +90,6 @@ public static class PellwynSample
                 ["selection"] = new("leaf", -2, null),
             }.ToImmutableSortedDictionary(StringComparer.Ordinal), null),
         ]);
-
-    private static Design.Typography Type(BundledFamily[] families) => new(
-        [
-            families[0].AsFamily("fraunces", "heading"),
-            families[1].AsFamily("figtree", "text"),
-        ],
-        new(new(390, 17, 1.2m), new(1280, 18, 1.25m), -2, 5),
-        [
-            Style("Body", "figtree", 0, 400, 1.6m),
-            Style("Lead", "figtree", 1, 400, 1.5m),
-            Style("Caption", "figtree", -1, 400, 1.5m),
-            Style("Label", "figtree", -1, 600, 1.3m),
-            Style("Eyebrow", "figtree", -2, 600, 1.3m, "0.08em", "uppercase"),
-            Style("Name", "fraunces", 1, 600, 1.2m),
-            Style("Display", "fraunces", 5, 600, 1.08m, "-0.01em"),
-            Style("Title", "fraunces", 3, 600, 1.15m),
-            Style("Subtitle", "fraunces", 1, 600, 1.25m),
-        ]);
-
-    private static TextStyle Style(string name, string family, int size, int weight, decimal lineHeight, string spacing = "0", string textCase = "none") => new(
-        Lookup.Slug(name), name, Lookup.Slug(name), family, new ReferenceValue(ReferenceKind.Size, "", size), weight, new NumberValue(lineHeight, ""),
-        new NumberValue(decimal.Parse(spacing.Replace("em", "", StringComparison.Ordinal)), spacing == "0" ? "" : "em"), textCase, false);
-
-    private static Edges Edges() => new(
-        [
-            new("hairline", "hairline", "hairline", new NumberValue(1, "px"), "solid", new ReferenceValue(ReferenceKind.Role, "line", 0)),
-            new("action-line", "action line", "action-line", new NumberValue(1, "px"), "solid", new ReferenceValue(ReferenceKind.Role, "action", 0)),
-            new("field-line", "field line", "field-line", new NumberValue(1, "px"), "solid", new ReferenceValue(ReferenceKind.Role, "field-line", 0)),
-            new("bright", "bright", "bright", new NumberValue(2, "px"), "solid", new ReferenceValue(ReferenceKind.Role, "attention", 0)),
-            new("ring", "ring", "ring", new NumberValue(3, "px"), "solid", new ReferenceValue(ReferenceKind.Role, "focus", 0)),
-        ],
-        [new("soft", "soft", "soft", new NumberValue(6, "px")), new("round", "round", "round", new NumberValue(14, "px"))],
-        [new("lift", "lift", "lift", 0, 6, 18, -4, new ReferenceValue(ReferenceKind.Role, "text", 0), 0.22m)]);
 
     private static Frame Frame() => new(
         Make("header", "header", "Standard", "Header", null, [("name", "Pellwyn Seed Library"), ("to", "home")],

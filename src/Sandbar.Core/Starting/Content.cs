@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using Sandbar.Core.Design;
 
-namespace Sandbar.Core.Samples;
+namespace Sandbar.Core.Starting;
 
 /// <summary>Short ways to write the pages of a sample.</summary>
 internal static class Content

@@ -1,0 +1,79 @@
+import { Select } from 'antd';
+import { useEffect } from 'react';
+import { useSearchParams } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { useActions, useEditing } from '../../app/editingContext';
+import { ALL_WIDTHS } from '../../ledger/cells';
+import { Ledger } from '../../ledger/Ledger';
+import { writeView } from '../../stage/view';
+import { StepViews, useStepView } from '../StepView';
+import { BlockContent } from './BlockContent';
+import { MenusPanel } from './MenusPanel';
+
+const VIEWS = [
+  { value: 'header', label: 'Header' },
+  { value: 'footer', label: 'Footer' },
+  { value: 'menus', label: 'Menus' },
+] as const;
+
+/** The header and footer every page wears, and the menus in them. */
+export function FrameStep() {
+  const view = useStepView(VIEWS);
+  const frame = useEditing((e) => e.site.frame);
+  return (
+    <section className="step-panel" aria-label="Frame">
+      <div className="bar">
+        <h1>Frame</h1>
+        <StepViews label="Part of the frame" views={VIEWS} view={view} />
+      </div>
+      {/* Long lists scroll, and are reached by key. */}
+      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
+      <div className="scroll" tabIndex={0} role="group" aria-label={VIEWS.find((v) => v.value === view)?.label}>
+        {view === 'menus' ? <MenusPanel /> : <FramePart block={frame[view]} />}
+      </div>
+    </section>
+  );
+}
+
+function FramePart({ block }: { block: Schemas['BlockView'] }) {
+  const { make } = useActions();
+  const schemes = useEditing((e) => e.site.schemes);
+  const pages = useEditing((e) => e.site.pages.length);
+  const part = useEditing((e) => e.site.parts.find((p) => p.id === block.part));
+  const look = part?.looks.find((l) => l.id === block.look);
+  const [, setParams] = useSearchParams();
+  useEffect(() => setParams((before) => writeView(before, { selected: block.id }), { replace: true }), [block.id, setParams]);
+  return (
+    <>
+      <div className="subhead">
+        <strong>What it holds</strong>
+        <span className="quiet">on {pages === 1 ? 'the only page' : `all ${pages} pages`}</span>
+        <span className="turns">
+          <span className="quiet" aria-hidden="true">
+            Scheme
+          </span>
+          <Select
+            aria-label={`Scheme of the ${block.name.toLowerCase()}`}
+            size="small"
+            value={block.scheme ?? ''}
+            options={[{ value: '', label: 'the page’s' }, ...schemes.map((s) => ({ value: s.id, label: s.name }))]}
+            popupMatchSelectWidth={false}
+            onChange={(scheme: string) => void make({ kind: 'setBlockScheme', block: block.id, scheme: scheme || null })}
+          />
+        </span>
+      </div>
+      <BlockContent block={block} />
+      {part && look && (
+        <>
+          <div className="subhead">
+            <strong>How it looks</strong>
+            <code className="quiet" title="selector">
+              {look.selector}
+            </code>
+          </div>
+          <Ledger key={look.id} part={part} look={look} widths={ALL_WIDTHS} setting={null} />
+        </>
+      )}
+    </>
+  );
+}

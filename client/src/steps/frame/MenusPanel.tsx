@@ -1,0 +1,152 @@
+import { Button, Input, Select } from 'antd';
+import { useState, type FormEvent } from 'react';
+import type { Schemas } from '../../api/client';
+import { useActions, useEditing } from '../../app/editingContext';
+import { ValueCell } from '../../ledger/ValueCell';
+
+type Menu = Schemas['MenuView'];
+type Item = Schemas['MenuItemView'];
+
+/** The menus: what their items say, where they lead, and in which order. */
+export function MenusPanel() {
+  const menus = useEditing((e) => e.site.menus);
+  if (menus.length === 0) return <p className="empty">This site has no menus.</p>;
+  return menus.map((menu) => (
+    <section key={menu.id} aria-label={`Menu ${menu.name}`}>
+      <div className="subhead">
+        <strong>{menu.name}</strong>
+        <span className="quiet">{menu.items.length === 1 ? '1 item' : `${menu.items.length} items`}</span>
+      </div>
+      {menu.items.length === 0 && <p className="empty">Nothing in it yet: add a page below.</p>}
+      <table className="values menu-items" aria-label={`Items of ${menu.name}`}>
+        <thead>
+          <tr>
+            <th scope="col">Says</th>
+            <th scope="col">Leads to</th>
+            <th scope="col">
+              <span className="unseen">Order</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {menu.items.map((item, place) => (
+            <ItemRow key={item.id} menu={menu} item={item} place={place} />
+          ))}
+        </tbody>
+      </table>
+      <AddItem menu={menu} />
+    </section>
+  ));
+}
+
+function ItemRow({ menu, item, place }: { menu: Menu; item: Item; place: number }) {
+  const { make } = useActions();
+  const set = (change: Partial<Item>) => ({
+    kind: 'setMenuItem' as const,
+    menu: menu.id,
+    item: item.id,
+    label: item.label,
+    page: item.page,
+    ...change,
+  });
+  const move = (to: number) => void make({ kind: 'moveMenuItem', menu: menu.id, item: item.id, to });
+  return (
+    <tr>
+      <td>
+        <ValueCell
+          name={`Label of ${item.label}`}
+          text={item.label}
+          inherited=""
+          names={[]}
+          edit={(label) => set({ label: label ?? '' })}
+        />
+      </td>
+      <td>
+        <PageChoice label={`Page ${item.label} leads to`} page={item.page} onChange={(page) => void make(set({ page }))} />
+      </td>
+      <td className="order">
+        <button
+          type="button"
+          className="small-button"
+          aria-label={`Move ${item.label} up`}
+          disabled={place === 0}
+          onClick={() => move(place - 1)}
+        >
+          ↑
+        </button>
+        <button
+          type="button"
+          className="small-button"
+          aria-label={`Move ${item.label} down`}
+          disabled={place === menu.items.length - 1}
+          onClick={() => move(place + 1)}
+        >
+          ↓
+        </button>
+        <button
+          type="button"
+          className="small-button"
+          aria-label={`Remove ${item.label}`}
+          onClick={() => void make({ kind: 'removeMenuItem', menu: menu.id, item: item.id })}
+        >
+          ×
+        </button>
+      </td>
+    </tr>
+  );
+}
+
+function PageChoice({ label, page, onChange }: { label: string; page: string; onChange: (page: string) => void }) {
+  const pages = useEditing((e) => e.site.pages);
+  return (
+    <Select
+      aria-label={label}
+      variant="borderless"
+      className="value-choice"
+      value={page}
+      options={pages.map((p) => ({ value: p.id, label: p.name }))}
+      popupMatchSelectWidth={220}
+      onChange={onChange}
+    />
+  );
+}
+
+function AddItem({ menu }: { menu: Menu }) {
+  const { make } = useActions();
+  const pages = useEditing((e) => e.site.pages);
+  const [label, setLabel] = useState('');
+  const [page, setPage] = useState(pages[0]?.id ?? '');
+  const [problem, setProblem] = useState<string | null>(null);
+  const add = async (event: FormEvent) => {
+    event.preventDefault();
+    const wrong = await make({ kind: 'addMenuItem', menu: menu.id, item: crypto.randomUUID(), label, page });
+    setProblem(wrong);
+    if (wrong === null) setLabel('');
+  };
+  return (
+    <form className="add-color" aria-label={`Add an item to ${menu.name}`} onSubmit={(event) => void add(event)}>
+      <Input
+        aria-label="What the new item says"
+        placeholder="what it says"
+        value={label}
+        onChange={(event) => {
+          setLabel(event.target.value);
+          setProblem(null);
+        }}
+      />
+      <Select
+        aria-label="Page the new item leads to"
+        value={page}
+        options={pages.map((p) => ({ value: p.id, label: p.name }))}
+        popupMatchSelectWidth={220}
+        onChange={setPage}
+      />
+      <Button htmlType="submit">Add</Button>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,30 @@
+import { StepViews, useStepView } from '../StepView';
+import { FamiliesPanel } from './FamiliesPanel';
+import { ScalePanel } from './ScalePanel';
+import { StylesPanel } from './StylesPanel';
+
+const VIEWS = [
+  { value: 'styles', label: 'Styles' },
+  { value: 'scale', label: 'Scale' },
+  { value: 'families', label: 'Families' },
+] as const;
+
+/** Families, the sizes there are, and the text styles made of both. */
+export function TypeStep() {
+  const view = useStepView(VIEWS);
+  return (
+    <section className="step-panel" aria-label="Type">
+      <div className="bar">
+        <h1>Type</h1>
+        <StepViews label="Part of the type" views={VIEWS} view={view} />
+      </div>
+      {/* Long lists scroll, and are reached by key. */}
+      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
+      <div className="scroll" tabIndex={0} role="group" aria-label={VIEWS.find((v) => v.value === view)?.label}>
+        {view === 'styles' && <StylesPanel />}
+        {view === 'scale' && <ScalePanel />}
+        {view === 'families' && <FamiliesPanel />}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,61 @@
+using AngleSharp.Dom;
+using AngleSharp.Html.Parser;
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Rendering;
+using Sandbar.Core.Typography;
+
+namespace Sandbar.Core.Tests.Rendering;
+
+/// <summary>The specimen page, read with AngleSharp.</summary>
+public class SpecimenTests
+{
+    private static readonly Surroundings Anywhere = new(p => p.Slug, i => i.Hash, "", MarkBlocks: true);
+
+    [Fact]
+    public void Shows_every_look_in_every_state_and_every_text_style()
+    {
+        var page = Parse(Demo.Site);
+        foreach (var part in PartCatalogue.All)
+        {
+            foreach (var look in Demo.Site.Looks.Where(l => l.Part == part.Id))
+            {
+                foreach (var state in part.States)
+                {
+                    var id = $"specimen-{look.Id}-{state.ToString().ToLowerInvariant()}";
+                    var shown = page.QuerySelector($"[data-part='{part.Id}'][data-state='{state.ToString().ToLowerInvariant()}'] {StyleSheetRenderer.LookSelector(Demo.Site, part, look)}");
+                    Assert.True(shown is not null, $"{id} is not shown.");
+                }
+            }
+        }
+        Assert.Equal(Demo.Site.Typography.Styles.Length, page.QuerySelectorAll(".specimen-text").Length);
+        Assert.Contains("font-family: var(--family-heading)", page.QuerySelectorAll(".specimen-text")[6].GetAttribute("style"), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_site_without_menus_and_pictures_is_shown_with_samples()
+    {
+        var page = Parse(Demo.Site with { Menus = [], Shelf = [.. Demo.Site.Shelf.Where(i => i.Width == 0)] });
+        Assert.NotEmpty(page.QuerySelectorAll("[data-part='menu'] .menu-link"));
+        Assert.All(page.QuerySelectorAll("[data-part='picture'] img"), i => Assert.StartsWith("data:image/svg+xml,", i.GetAttribute("src"), StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void Ids_are_there_once()
+    {
+        var ids = Parse(Demo.Site).QuerySelectorAll("[data-block]").Select(e => e.GetAttribute("data-block")).ToList();
+        Assert.Equal(ids.Distinct().Count(), ids.Count);
+    }
+
+    [Fact]
+    public void Its_mark_changes_with_what_it_shows_and_not_with_a_colour()
+    {
+        var mark = PageChanges.SpecimenMark(Demo.Site);
+        Assert.Equal(mark, PageChanges.SpecimenMark(Demo.Site.After(new SetColor("beet", "red"))));
+        Assert.NotEqual(mark, PageChanges.SpecimenMark(Demo.Site.After(new SetTextStyle("lead", TextStyleSetting.Weight, "500"))));
+        Assert.Equal(mark, PageChanges.SpecimenMark(Demo.Site));
+    }
+
+    private static IDocument Parse(Site site) => new HtmlParser().ParseDocument(Specimen.Write(site, Anywhere));
+}
