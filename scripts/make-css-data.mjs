@@ -1,8 +1,9 @@
 // Writes src/Sandbar.Core/Css/property-names.json: the names of CSS properties as css-tree carries them (MDN's data and its own patch) and as
-// Debian's Chromium has them, with both versions. A browser test tells when Chromium has learnt more.
+// Debian's Chromium has them, with both versions, and which of them stand for several, as Chromium has it. A browser test tells when Chromium has learnt more.
 import { execFileSync } from 'node:child_process';
 import fs from 'node:fs';
 import { createRequire } from 'node:module';
+import os from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -16,6 +17,25 @@ const dom = chromium('--headless', '--no-sandbox', '--dump-dom', page);
 const inChromium = /<body>([^<]*)/.exec(dom)[1].split(' ');
 
 const names = [...new Set([...Object.keys(lexer.properties), ...inChromium])].filter((name) => name && !name.startsWith('-')).sort();
+
+// A property that sets several is a shorthand: Chromium lists what it sets.
+const file = path.join(fs.mkdtempSync(path.join(os.tmpdir(), 'css-data-')), 'longhands.html');
+fs.writeFileSync(
+  file,
+  `<body><script>
+    const longhands = {};
+    const { style } = document.createElement('div');
+    for (const name of ${JSON.stringify(names)}) {
+      if (name === 'all') continue;
+      style.cssText = name + ': inherit';
+      const set = [...style].filter((n) => !n.startsWith('-'));
+      if (set.length > 1) longhands[name] = set;
+    }
+    document.body.textContent = JSON.stringify(longhands);
+  </script>`,
+);
+const longhands = JSON.parse(/<body>([^<]*)/.exec(chromium('--headless', '--no-sandbox', '--dump-dom', `file://${file}`))[1]);
+
 const target = path.join(here, '../src/Sandbar.Core/Css/property-names.json');
-const made = { madeBy: 'scripts/make-css-data.mjs', 'css-tree': version, chromium: /[\d.]+/.exec(chromium('--version'))[0], names };
+const made = { madeBy: 'scripts/make-css-data.mjs', 'css-tree': version, chromium: /[\d.]+/.exec(chromium('--version'))[0], names, longhands };
 fs.writeFileSync(target, JSON.stringify(made, null, 1) + '\n');

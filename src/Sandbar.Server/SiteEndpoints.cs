@@ -2,6 +2,7 @@ using System.ComponentModel.DataAnnotations;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Sandbar.Core.Colors;
 using Sandbar.Core.Rendering;
+using Sandbar.Core.Reviewing;
 using Sandbar.Core.Typography;
 
 namespace Sandbar.Server;
@@ -24,6 +25,18 @@ internal static class SiteEndpoints
 
         api.MapGet("/sites/{slug}/pairs", async Task<Results<Ok<PairsView>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
             await sites.FindAsync(slug, cancel) is { } head ? TypedResults.Ok(PairsView.Of(head.Stored.Site, head.Stored.Version)) : Missing(slug)).WithName("getPairs");
+
+        api.MapGet("/sites/{slug}/silenced", async Task<Results<Ok<List<CssProblemView>>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
+        {
+            if (await sites.FindAsync(slug, cancel) is not { } head) return Missing(slug);
+            var css = head.Stored.Site.Overrides.Site;
+            return TypedResults.Ok(SilencedSettings.Of(head.Stored.Site, head.Sheet).Select(n => CssProblemView.Of(css, n)).ToList());
+        }).WithName("getSilenced");
+
+        api.MapGet("/sites/{slug}/reach", async Task<Results<Ok<Reach>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
+            await sites.FindAsync(slug, cancel) is { } head
+                ? TypedResults.Ok(Reach.Of(await sites.BeforeLastAsync(head, cancel), head.Stored.Site))
+                : Missing(slug)).WithName("getReach");
 
         api.MapGet("/colors/vision/{kind}", Results<Ok<IReadOnlyList<double>>, NotFound> (string kind) =>
             Enum.TryParse<VisionKind>(kind, ignoreCase: true, out var known) ? TypedResults.Ok(Vision.Numbers(known)) : TypedResults.NotFound()).WithName("getVision");

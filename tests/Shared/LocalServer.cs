@@ -32,6 +32,7 @@ public sealed class LocalServer : IAsyncDisposable
     public async Task RestartAsync()
     {
         var port = Client.BaseAddress!.Port;
+        await app.StopAsync();
         await app.DisposeAsync();
         Client.Dispose();
         app = await OpenAsync(Store, port);
@@ -55,6 +56,7 @@ public sealed class LocalServer : IAsyncDisposable
     public async ValueTask DisposeAsync()
     {
         Client.Dispose();
+        await app.StopAsync();
         await app.DisposeAsync();
         try
         {

@@ -68,6 +68,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{slug}/silenced": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getSilenced"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getReach"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/colors/vision/{kind}": {
         parameters: {
             query?: never;
@@ -779,6 +811,12 @@ export interface components {
             sameInAllStates: boolean;
             names: string[];
         };
+        Reach: {
+            /** Format: int32 */
+            pages: number;
+            /** Format: int32 */
+            elements: number;
+        };
         ReverseRequest: {
             /** Format: int64 */
             version: number;
@@ -1066,6 +1104,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PairsView"];
+                };
+            };
+        };
+    };
+    getSilenced: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CssProblemView"][];
+                };
+            };
+        };
+    };
+    getReach: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reach"];
                 };
             };
         };

@@ -1,4 +1,4 @@
-import { usePairs } from '../api/pairs';
+import { usePairs, useReach } from '../api/figures';
 import { useEditing } from './editingContext';
 
 /** The text that reads worst, the last edit, and what the stylesheet weighs. */
@@ -6,6 +6,7 @@ export function StatusLine() {
   const last = useEditing((e) => e.site.history.last);
   const bytes = useEditing((e) => e.site.figures.stylesheetBytes);
   const pairs = usePairs().data;
+  const reach = useReach();
   return (
     <footer className="status-line">
       {pairs?.lowest && (
@@ -20,7 +21,8 @@ export function StatusLine() {
       <span className="last-edit">
         {last ? (
           <>
-            Last edit <strong>{last}</strong>
+            Last edit <strong title={last}>{last}</strong>
+            {reach && <> reaches {reachText(reach)}</>}
           </>
         ) : (
           'No edits yet'
@@ -32,4 +34,9 @@ export function StatusLine() {
       </span>
     </footer>
   );
+}
+
+function reachText({ pages, elements }: { pages: number; elements: number }): string {
+  if (elements === 0) return 'nothing on the pages';
+  return `${pages === 1 ? '1 page' : `${pages} pages`}, ${elements === 1 ? '1 element' : `${elements} elements`}`;
 }

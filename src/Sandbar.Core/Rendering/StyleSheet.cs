@@ -53,7 +53,14 @@ public sealed record Declaration(string Name, string Value, Origin Origin);
 /// <param name="Hover">Whether it holds only where the visitor's device can hover.</param>
 /// <param name="Widths">The widths it holds at.</param>
 /// <param name="Dark">Whether it holds only for visitors who prefer dark.</param>
-public sealed record Rule(string Key, Layer Layer, string Selector, bool Hover, Interval Widths, ImmutableArray<Declaration> Declarations, bool Dark = false);
+public sealed record Rule(string Key, Layer Layer, string Selector, bool Hover, Interval Widths, ImmutableArray<Declaration> Declarations, bool Dark = false)
+{
+    /// <summary>The state it holds in.</summary>
+    public State State { get; init; }
+
+    /// <summary>The selector of its elements whatever their state.</summary>
+    public string Elements { get; init; } = Selector;
+}
 
 /// <param name="Family">CSS name of the family.</param>
 /// <param name="Item">The shelf's file.</param>

@@ -206,7 +206,11 @@ public static partial class StyleSheetRenderer
                 [
                     .. rule.OrderBy(r => part.Properties.IndexOf(r.property)).SelectMany(r =>
                         Declarations(site, r.property, r.cell.Value, RestOf(cells, r.cell.Key), origin(r.cell.Text))),
-                ]);
+                ])
+            {
+                State = rule.Key.State,
+                Elements = selector + rule.Key.Target,
+            };
         return rules.Where(r => r.Declarations.Length > 0);
     }
 

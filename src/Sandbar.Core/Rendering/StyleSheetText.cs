@@ -3,6 +3,7 @@ using System.Globalization;
 using System.Text;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Css;
+using Sandbar.Core.Css.Selectors;
 using Sandbar.Core.Design;
 
 namespace Sandbar.Core.Rendering;
@@ -79,7 +80,7 @@ public static class StyleSheetText
     {
         var sheet = Parser.ParseStyleSheet(source);
         var refused = sheet.Rules.Where(IsRefused).Select(r => new SyntaxError(r.Start, r.End, Refusal(r)));
-        return [.. sheet.Errors.Concat(refused).Concat(sheet.Rules.SelectMany(UnknownProperties)).OrderBy(e => e.Start)];
+        return [.. sheet.Errors.Concat(refused).Concat(sheet.Rules.SelectMany(UnknownProperties)).Concat(sheet.Rules.SelectMany(r => UnreadableSelectors(r, isNested: false))).OrderBy(e => e.Start)];
     }
 
     /// <summary>Declarations whose name is no property; browsers leave them out. At-rules with descriptors of their own are passed over.</summary>
@@ -98,6 +99,14 @@ public static class StyleSheetText
                 yield return new(declaration.Start, declaration.Start + declaration.Name.Length, $"“{declaration.Name}” is not a property: browsers leave the line out.{meant}");
             }
         }
+    }
+
+    /// <summary>Selectors that cannot be read; browsers leave out the whole rule.</summary>
+    private static IEnumerable<SyntaxError> UnreadableSelectors(RuleNode rule, bool isNested)
+    {
+        if (rule is AtRuleNode at && (!HoldsRules.Contains(at.Name) || at.Name.Equals("keyframes", StringComparison.OrdinalIgnoreCase))) yield break;
+        if (rule is StyleRuleNode && !SelectorParser.TryParse(rule.Prelude, isNested, out _, out var error)) yield return error;
+        foreach (var problem in rule.Items.OfType<RuleNode>().SelectMany(inner => UnreadableSelectors(inner, isNested || rule is StyleRuleNode))) yield return problem;
     }
 
     private static bool IsRefused(RuleNode rule) =>

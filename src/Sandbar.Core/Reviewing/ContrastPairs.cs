@@ -86,14 +86,7 @@ public static class ContrastPairs
             return inside;
         }
 
-        private Color Role(string carried, string role, int step = 0) => Released(SchemeColors.Resolve(site.Palette, Effective(carried), role, step).Color);
-
-        /// <summary>A colour as it is released and shown: inside sRGB, eight bits a channel.</summary>
-        private static Color Released(Color color)
-        {
-            var c = Gamut.ToSrgb(color);
-            return new(ColorSpace.Srgb, Math.Round(c.C1 * 255) / 255, Math.Round(c.C2 * 255) / 255, Math.Round(c.C3 * 255) / 255, c.Alpha);
-        }
+        private Color Role(string carried, string role, int step = 0) => SchemeColors.Released(SchemeColors.Resolve(site.Palette, Effective(carried), role, step).Color);
 
         private Scheme Effective(string carried)
         {
@@ -214,8 +207,8 @@ public static class ContrastPairs
             private Color? Resolve(Value value, string? property) => value switch
             {
                 ReferenceValue { To: ReferenceKind.Role } role => walk.Role(around.Carried, role.Id, role.Step),
-                ReferenceValue { To: ReferenceKind.Color } color => Released(SchemeColors.Row(walk.Site.Palette.Colors.Get(color.Id)).At(color.Step)),
-                FixedColorValue given => Released(ColorText.Parse(given.Css)),
+                ReferenceValue { To: ReferenceKind.Color } color => SchemeColors.Released(SchemeColors.Row(walk.Site.Palette.Colors.Get(color.Id)).At(color.Step)),
+                FixedColorValue given => SchemeColors.Released(ColorText.Parse(given.Css)),
                 RestValue rest when property is not null && Value(property, State.Rest) is { } atRest and not RestValue => Resolve(ValueCss.Moved(atRest, rest.Step), property),
                 _ => null,
             };

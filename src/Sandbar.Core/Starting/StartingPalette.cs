@@ -54,7 +54,7 @@ internal static class StartingPalette
     private static BaseColor Mixed(string name, double lightness, double chroma, double hue) =>
         new(name, name, name, ColorText.Hex(new(ColorSpace.Oklch, lightness, chroma, hue)));
 
-    private static Color Color(Palette palette, string id, int step = 0) => Gamut.ToSrgb(SchemeColors.Row(palette.Colors.Get(id)).At(step));
+    private static Color Color(Palette palette, string id, int step = 0) => SchemeColors.Released(SchemeColors.Row(palette.Colors.Get(id)).At(step));
 
     /// <summary>Finds, for what must be read on two grounds, the step nearest to the colour itself that can be.</summary>
     private sealed class Finder(Palette palette, Color ground, Color raised)
@@ -79,7 +79,7 @@ internal static class StartingPalette
 
         private bool Carries(RoleColor choice)
         {
-            var text = SchemeColors.Readable(palette, Color(palette, choice.Color!, choice.Step)).Color;
+            var text = SchemeColors.Released(SchemeColors.Readable(palette, Color(palette, choice.Color!, choice.Step)).Color);
             return Enumerable.Range(0, 2).All(darker => Contrast.Ratio(text, Color(palette, choice.Color!, Math.Max(choice.Step - darker, -Steps.ShadeCount))) >= Text);
         }
 

@@ -12,6 +12,8 @@ import type { CssProblem } from '../../api/client';
 interface Props {
   css: string;
   problems: readonly CssProblem[];
+  /** What is said of lines that are right in themselves. */
+  notes: readonly CssProblem[];
   tokens: readonly string[];
   onType: (css: string, line: number) => void;
   onLeave: () => void;
@@ -42,7 +44,7 @@ const look = EditorView.theme({
 });
 
 /** A real CSS editor: highlighting, completion with the site's own tokens, and the core's diagnostics at their place. */
-export function CssEditor({ css: text, problems, tokens, onType, onLeave }: Props) {
+export function CssEditor({ css: text, problems, notes, tokens, onType, onLeave }: Props) {
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
   const handlers = useRef({ onType, onLeave, tokens });
@@ -103,14 +105,14 @@ export function CssEditor({ css: text, problems, tokens, onType, onLeave }: Prop
     const editor = view.current;
     if (!editor) return;
     const length = editor.state.doc.length;
-    const diagnostics = problems.map((p) => ({
+    const marked = (severity: 'error' | 'warning') => (p: CssProblem) => ({
       from: Math.min(p.start, length),
       to: Math.min(Math.max(p.end, p.start + 1), length),
-      severity: 'error' as const,
+      severity,
       message: p.message,
-    }));
-    editor.dispatch(setDiagnostics(editor.state, diagnostics));
-  }, [problems, text]);
+    });
+    editor.dispatch(setDiagnostics(editor.state, [...problems.map(marked('error')), ...notes.map(marked('warning'))]));
+  }, [problems, notes, text]);
 
   return <div className="css-editor" ref={host} />;
 }

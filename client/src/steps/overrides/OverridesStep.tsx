@@ -1,4 +1,6 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef } from 'react';
+import { answered, api, type CssProblem } from '../../api/client';
 import { newGesture } from '../../api/window';
 import { useActions, useEditing } from '../../app/editingContext';
 import { CssEditor } from './CssEditor';
@@ -16,6 +18,7 @@ export default function OverridesStep() {
   const waiting = useRef<string | null>(null);
   const gesture = useRef({ id: newGesture(), line: -1 });
   const problems = triedProblems ?? storedProblems;
+  const notes = useSilenced(stored, triedProblems !== null && triedProblems !== undefined);
 
   const store = useCallback(() => {
     window.clearTimeout(timer.current);
@@ -46,19 +49,19 @@ export default function OverridesStep() {
         <h1>Overrides</h1>
         <span className="quiet">whole site · wins over every look without !important</span>
       </div>
-      <CssEditor css={stored} problems={problems} tokens={tokens} onType={onType} onLeave={store} />
-      <div className="css-problems" role="status" aria-label="What does not parse">
+      <CssEditor css={stored} problems={problems} notes={notes} tokens={tokens} onType={onType} onLeave={store} />
+      <div className="css-problems" role="status" aria-label="What to look at">
         <div className="subhead">
           <strong>
-            {problems.length === 0
+            {problems.length + notes.length === 0
               ? 'Every rule can be read'
-              : problems.length === 1
+              : problems.length + notes.length === 1
                 ? '1 place to look at'
-                : `${problems.length} places to look at`}
+                : `${problems.length + notes.length} places to look at`}
           </strong>
         </div>
         <ul>
-          {problems.map((problem) => (
+          {[...problems, ...notes].map((problem) => (
             <li key={`${problem.start} ${problem.message}`}>
               <span className="quiet">
                 Line {problem.line}, column {problem.column}
@@ -70,6 +73,20 @@ export default function OverridesStep() {
       </div>
     </section>
   );
+}
+
+const NONE: readonly CssProblem[] = [];
+
+/** Lines that win over states and breaks set elsewhere. They are of what is stored: while something else is typed they are left out. */
+function useSilenced(css: string, typing: boolean): readonly CssProblem[] {
+  const slug = useEditing((e) => e.site.slug);
+  const version = useEditing((e) => e.site.version);
+  const silenced = useQuery({
+    queryKey: ['silenced', slug, version],
+    queryFn: async () => ({ css, notes: await answered(api.GET('/api/sites/{slug}/silenced', { params: { path: { slug } } })) }),
+    placeholderData: keepPreviousData,
+  });
+  return typing || silenced.data?.css !== css ? NONE : silenced.data.notes;
 }
 
 /** The names of the site's own custom properties, for completion: read off the sheet it has. */

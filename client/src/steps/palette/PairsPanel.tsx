@@ -2,7 +2,7 @@ import { Segmented, Skeleton } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { usePairs } from '../../api/pairs';
+import { usePairs } from '../../api/figures';
 import { useEditing } from '../../app/editingContext';
 import { QueryError } from '../../app/QueryError';
 

@@ -14,3 +14,17 @@ export function usePairs() {
     gcTime: 60_000,
   });
 }
+
+/** How far the last edit reaches. */
+export function useReach() {
+  const slug = useEditing((e) => e.site.slug);
+  const version = useEditing((e) => e.site.version);
+  const reach = useQuery({
+    queryKey: ['reach', slug, version],
+    queryFn: () => answered(api.GET('/api/sites/{slug}/reach', { params: { path: { slug } } })),
+    enabled: version > 0,
+    staleTime: Infinity,
+    gcTime: 60_000,
+  });
+  return version > 0 ? reach.data : undefined;
+}

@@ -1,0 +1,77 @@
+namespace Sandbar.Core.Css.Selectors;
+
+/// <summary>A selector of a style rule with what it is nested in worked in, and what the rule declares.</summary>
+/// <param name="Selector">Complete: <c>&amp;</c> is replaced by what it stands for (CSS Nesting 1, §3).</param>
+/// <param name="Elements">The same without states and pseudo-elements: all it can come to hold for.</param>
+/// <param name="HoldsAlways">Whether it neither names a passing state nor stands in a condition.</param>
+public sealed record FlatRule(string Selector, string Elements, bool HoldsAlways, IReadOnlyList<DeclarationNode> Declarations);
+
+/// <summary>The style rules of a sheet as if nothing were nested.</summary>
+public static class FlatRules
+{
+    /// <summary>States an element goes in and out of, as pseudo-classes and attributes.</summary>
+    private static readonly HashSet<string> Passing = new(
+        [
+            "hover", "focus", "focus-visible", "focus-within", "active", "disabled", "enabled", "checked", "target", "visited", "link", "open", "invalid", "user-invalid",
+            "valid", "user-valid", "placeholder-shown", "autofill", "indeterminate", "popover-open", "modal", "fullscreen", "playing", "paused",
+        ],
+        StringComparer.Ordinal);
+
+    private static readonly HashSet<string> PassingAttributes = new(["aria-current", "aria-disabled", "aria-expanded", "aria-pressed", "open"], StringComparer.OrdinalIgnoreCase);
+
+    /// <summary>At-rules whose rules hold wherever the sheet does.</summary>
+    private static readonly HashSet<string> Plain = new(["layer", "supports"], StringComparer.OrdinalIgnoreCase);
+
+    private static readonly HashSet<string> Conditions = new(["media", "container", "scope", "starting-style"], StringComparer.OrdinalIgnoreCase);
+
+    /// <summary>A rule for each selector; what cannot be read is left out, as browsers do.</summary>
+    public static IEnumerable<FlatRule> Of(StyleSheetNode sheet) => sheet.Rules.SelectMany(rule => Of(sheet, rule, around: null, holdsAlways: true));
+
+    private static IEnumerable<FlatRule> Of(StyleSheetNode sheet, RuleNode rule, (string Selector, string Elements)? around, bool holdsAlways)
+    {
+        switch (rule)
+        {
+            case AtRuleNode at when Plain.Contains(at.Name) || Conditions.Contains(at.Name):
+                var inCondition = holdsAlways && Plain.Contains(at.Name);
+                return Inner(sheet, rule, around, inCondition);
+            case StyleRuleNode when SelectorParser.TryParse(rule.Prelude, isNested: around is not null, out var list, out _):
+                var declarations = rule.Items.OfType<DeclarationNode>().ToList();
+                return list.SelectMany(selector =>
+                {
+                    var holds = holdsAlways && !selector.Compounds.SelectMany(c => c.Parts).Any(IsPassing);
+                    var (text, elements) = (Resolved(sheet.Source, selector, around?.Selector, keepStates: true), Resolved(sheet.Source, selector, around?.Elements, keepStates: false));
+                    return Inner(sheet, rule, ($":is({text})", $":is({elements})"), holds).Prepend(new(text, elements, holds, declarations));
+                });
+            default:
+                return [];
+        }
+    }
+
+    private static IEnumerable<FlatRule> Inner(StyleSheetNode sheet, RuleNode rule, (string Selector, string Elements)? around, bool holdsAlways) =>
+        rule.Items.OfType<RuleNode>().SelectMany(inner => Of(sheet, inner, around, holdsAlways));
+
+    private static bool IsPassing(SimpleSelector part) => part switch
+    {
+        PseudoElementSelector => true,
+        AttributeSelector attribute => PassingAttributes.Contains(attribute.Name),
+        PseudoClassSelector pseudo => Passing.Contains(pseudo.Name) || (pseudo.Name != "not" && pseudo.Arguments.Any(a => a.Compounds.SelectMany(c => c.Parts).Any(IsPassing))),
+        _ => false,
+    };
+
+    private static string Resolved(string source, ComplexSelector selector, string? around, bool keepStates)
+    {
+        var replaced = new List<(int Start, int End, string Text)>();
+        foreach (var compound in selector.Compounds)
+        {
+            foreach (var part in compound.Parts)
+            {
+                if (part is NestingSelector && around is not null) replaced.Add((part.Start, part.End, around));
+                else if (!keepStates && IsPassing(part)) replaced.Add((part.Start, part.End, compound.Parts.All(IsPassing) && part == compound.Parts[0] ? "*" : ""));
+            }
+        }
+        var text = source[selector.Start..selector.End];
+        foreach (var (start, end, by) in replaced.OrderByDescending(r => r.Start)) text = text[..(start - selector.Start)] + by + text[(end - selector.Start)..];
+        if (around is null) return text;
+        return selector.Leading is null && selector.Compounds.SelectMany(c => c.Parts).Any(p => p is NestingSelector) ? text : $"{around} {text}";
+    }
+}

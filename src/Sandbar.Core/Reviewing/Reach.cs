@@ -1,0 +1,123 @@
+using System.Collections.Immutable;
+using AngleSharp.Dom;
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Css;
+using Sandbar.Core.Css.Selectors;
+using Sandbar.Core.Design;
+using Sandbar.Core.Rendering;
+
+namespace Sandbar.Core.Reviewing;
+
+/// <summary>How far a change reaches: on how many pages, and how many of their elements get other declarations or other content. What they inherit is not counted.</summary>
+public sealed record Reach(int Pages, int Elements)
+{
+    /// <summary>How far the change from one site to another reaches, on the pages of the later one.</summary>
+    public static Reach Of(Site before, Site after)
+    {
+        var (earlier, later) = (StyleSheetRenderer.Render(before), StyleSheetRenderer.Render(after));
+        var changed = new Changed(after.Palette);
+        changed.Compare(earlier, later);
+        changed.Follow(later);
+        var blocks = ChangedBlocks(before, after);
+        if (changed.Selectors.Count == 0 && blocks.Count == 0) return new(0, 0);
+        int pages = 0, elements = 0;
+        foreach (var page in after.Pages)
+        {
+            using var document = PageDocuments.Of(after, page);
+            var reached = new HashSet<IElement>();
+            foreach (var (selector, scheme) in changed.Selectors)
+                reached.UnionWith(PageDocuments.Find(document, selector).Where(e => scheme is null || e.Closest("[data-scheme]")?.GetAttribute("data-scheme") == scheme));
+            reached.UnionWith(document.QuerySelectorAll("[data-block]").Where(e => blocks.Contains(e.GetAttribute("data-block")!)));
+            if (reached.Count > 0) pages++;
+            elements += reached.Count;
+        }
+        return new(pages, elements);
+    }
+
+    /// <summary>Ids of the blocks that hold something else, wear another look or scheme, or show a menu that changed.</summary>
+    private static HashSet<string> ChangedBlocks(Site before, Site after)
+    {
+        var changed = new HashSet<string>(StringComparer.Ordinal);
+        if (before.Frame == after.Frame && before.Pages == after.Pages && before.Menus == after.Menus) return changed;
+        var menus = after.Menus.Where(m => before.Menus.Find(m.Id) != m).Select(m => m.Id).ToHashSet(StringComparer.Ordinal);
+        var known = Blocks.All(before).ToDictionary(b => b.Id, StringComparer.Ordinal);
+        foreach (var block in Blocks.All(after))
+        {
+            if (!known.TryGetValue(block.Id, out var was) || was with { Blocks = block.Blocks } != block || ShowsOne(block, menus)) changed.Add(block.Id);
+        }
+        return changed;
+    }
+
+    private static bool ShowsOne(Block block, HashSet<string> menus) =>
+        menus.Count > 0 && PartCatalogue.Get(block.Part).Slots.Any(s => s.Kind == SlotKind.Menu && menus.Contains(block.Content.GetValueOrDefault(s.Id, "")));
+
+    /// <summary>What changed in a sheet: selectors, and the custom properties through which more is reached.</summary>
+    private sealed class Changed(Palette palette)
+    {
+        private readonly HashSet<(string Name, string? Scheme)> properties = [];
+
+        /// <summary>Selectors of elements with other declarations, and the scheme they must stand in; null for any.</summary>
+        public HashSet<(string Selector, string? Scheme)> Selectors { get; } = [];
+
+        public void Compare(StyleSheet earlier, StyleSheet later)
+        {
+            var known = earlier.Rules.ToDictionary(r => r.Key, StringComparer.Ordinal);
+            foreach (var rule in later.Rules)
+            {
+                if (known.Remove(rule.Key, out var was) && ReferenceEquals(was, rule)) continue;
+                Note(rule, was is null ? rule.Declarations : [.. rule.Declarations.Except(was.Declarations).Concat(was.Declarations.Except(rule.Declarations))]);
+            }
+            foreach (var gone in known.Values) Note(gone, gone.Declarations);
+            if (earlier.Overrides == later.Overrides) return;
+            var (a, b) = (Written(earlier), Written(later));
+            foreach (var rule in a.Except(b).Concat(b.Except(a))) Selectors.Add((rule.Elements, null));
+        }
+
+        /// <summary>Follows what changed through <c>var()</c> to whatever reads it.</summary>
+        public void Follow(StyleSheet sheet)
+        {
+            var written = Parser.ParseStyleSheet(sheet.Overrides);
+            var readers = sheet.Rules.SelectMany(r => r.Declarations.Select(d => (Elements: r.Elements, Scheme: SchemeOf(r), d.Name, d.Value)))
+                .Concat(FlatRules.Of(written).SelectMany(r => r.Declarations.Select(d => (r.Elements, Scheme: (string?)null, d.Name, Value: written.Text(d)))))
+                .Where(d => d.Value.Contains("var(", StringComparison.Ordinal)).ToList();
+            var next = new Queue<(string Name, string? Scheme)>(properties);
+            while (next.TryDequeue(out var property))
+            {
+                foreach (var reader in readers.Where(r => Reads(r.Value, property.Name) && (r.Scheme is null || property.Scheme is null || r.Scheme == property.Scheme)))
+                {
+                    var scheme = reader.Scheme ?? property.Scheme;
+                    if (!reader.Name.StartsWith("--", StringComparison.Ordinal)) Selectors.Add((reader.Elements, scheme));
+                    else if (properties.Add((reader.Name, scheme))) next.Enqueue((reader.Name, scheme));
+                }
+            }
+        }
+
+        private void Note(Rule rule, ImmutableArray<Declaration> declarations)
+        {
+            foreach (var declaration in declarations)
+            {
+                if (declaration.Name.StartsWith("--", StringComparison.Ordinal)) properties.Add((declaration.Name, SchemeOf(rule)));
+                else Selectors.Add((rule.Elements, null));
+            }
+        }
+
+        /// <summary>The CSS name of the scheme whose carriers a rule is for; null for other rules.</summary>
+        private string? SchemeOf(Rule rule) => palette.Schemes.FirstOrDefault(s => rule.Selector == $"[data-scheme=\"{s.CssName}\"]")?.CssName;
+
+        private static IEnumerable<(string Elements, string Text)> Written(StyleSheet sheet)
+        {
+            var parsed = Parser.ParseStyleSheet(sheet.Overrides);
+            return FlatRules.Of(parsed).Select(r => (r.Elements, $"{r.Selector}{r.HoldsAlways}{string.Join(';', r.Declarations.Select(parsed.Text))}"));
+        }
+
+        private static bool Reads(string value, string name)
+        {
+            for (var at = value.IndexOf(name, StringComparison.Ordinal); at >= 0; at = value.IndexOf(name, at + 1, StringComparison.Ordinal))
+            {
+                var end = at + name.Length;
+                if (end == value.Length || !(char.IsAsciiLetterOrDigit(value[end]) || value[end] is '-' or '_')) return true;
+            }
+            return false;
+        }
+    }
+}

@@ -1,0 +1,68 @@
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Rendering;
+using Sandbar.Core.Reviewing;
+
+namespace Sandbar.Core.Tests.Reviewing;
+
+/// <summary>How far an edit reaches: what is counted is found here with selectors written by hand.</summary>
+public class ReachTests
+{
+    [Fact]
+    public void A_cell_reaches_the_elements_of_its_look() =>
+        AssertReach(new SetCell("button-outlined", "radius", State.Rest, null, null, "none"), ".button-outlined");
+
+    [Fact]
+    public void A_state_reaches_the_elements_that_can_come_into_it() =>
+        AssertReach(new SetCell("menu-bar", "text-colour", State.Hover, null, null, "link"), ".menu-bar .menu-link");
+
+    [Fact]
+    public void A_role_reaches_only_what_stands_in_its_scheme()
+    {
+        // In Dusk: what fills, lines or writes with the action colour.
+        var reach = Reach.Of(Demo.Site, Demo.Site.After(new SetRole("dusk", "quiet-text", new("chalk", 0, null))));
+        var expected = Count("[data-scheme='dusk'] .credit, [data-scheme='dusk'] .paragraph-quiet, [data-scheme='dusk'] .paragraph-eyebrow");
+        Assert.True(reach.Elements >= expected.Elements && expected.Elements > 0, $"{reach} should be at least {expected}");
+        Assert.DoesNotContain(Demo.Site.Pages, p => p.Scheme == "dusk");
+    }
+
+    [Fact]
+    public void A_family_reaches_all_that_is_set_in_it()
+    {
+        var styles = Demo.Site.Typography.Styles.Where(s => s.Family == "fraunces").Select(s => s.Id).ToHashSet();
+        var looks = Demo.Site.Looks.SelectMany(l => l.Cells.Values.OfType<ReferenceValue>()).Count(v => v.To == ReferenceKind.TextStyle && styles.Contains(v.Id));
+        var reach = Reach.Of(Demo.Site, Demo.Site.After(new SetFamily("fraunces", "lora")));
+        Assert.Equal(Demo.Site.Pages.Length, reach.Pages);
+        Assert.True(reach.Elements > looks);
+    }
+
+    [Fact]
+    public void A_colour_nothing_uses_reaches_nothing()
+    {
+        var site = Demo.Site.After(new AddColor("moss", "moss", "olive"));
+        Assert.Equal(new(0, 0), Reach.Of(site, site.After(new SetColor("moss", "teal"))));
+        Assert.Equal(new(0, 0), Reach.Of(site, site));
+    }
+
+    [Fact]
+    public void Content_reaches_its_block_wherever_it_is_shown() => AssertReach(new SetContent("header", "name", "Seeds"), ".site-header");
+
+    [Fact]
+    public void A_menu_reaches_every_block_that_shows_it() => AssertReach(new RemoveMenuItem("main", "main-guide"), ".menu");
+
+    [Fact]
+    public void An_override_reaches_what_its_changed_rules_match_in_any_state()
+    {
+        var css = Demo.Site.Overrides.Site;
+        AssertReach(new SetOverrides($"{css}\n.card-title:hover {{ color: red }}"), ".card-title");
+        AssertReach(new SetOverrides($"{css}\n.card {{ & > .card-body {{ color: red }} }}"), ".card, .card-body");
+    }
+
+    private static void AssertReach(Edit edit, string selector) => Assert.Equal(Count(selector), Reach.Of(Demo.Site, Demo.Site.After(edit)));
+
+    private static Reach Count(string selector)
+    {
+        var found = Demo.Site.Pages.Select(p => PageDocuments.Of(Demo.Site, p).QuerySelectorAll(selector).Length).ToList();
+        return new(found.Count(n => n > 0), found.Sum());
+    }
+}

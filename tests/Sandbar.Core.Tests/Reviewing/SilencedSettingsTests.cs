@@ -1,0 +1,71 @@
+using Sandbar.Core.Css;
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Rendering;
+using Sandbar.Core.Reviewing;
+
+namespace Sandbar.Core.Tests.Reviewing;
+
+/// <summary>Overrides that silence states and breaks. That they do so in Chromium follows from the layers (CSS Cascade 5, §6.4.4), which a browser test holds.</summary>
+public class SilencedSettingsTests
+{
+    [Fact]
+    public void A_plain_rule_silences_the_states_of_what_it_matches()
+    {
+        var note = Assert.Single(Notes(".button { background-color: teal }"));
+        Assert.Equal(".button { ".Length, note.Start);
+        Assert.StartsWith("“background-color” holds in every state here. Silenced: Button · Filled · background in Hover", note.Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_plain_rule_silences_breaks()
+    {
+        Assert.Contains("Card row · columns from 600 px", Assert.Single(Notes(".card-row { grid-template-columns: none }")).Message, StringComparison.Ordinal);
+        Assert.Contains("at every width", Assert.Single(Notes("main section { padding-inline: 0 }")).Message, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData(".button:hover { background: teal }")]
+    [InlineData("@media (width < 600px) { .button { background: teal } }")]
+    [InlineData(".button[aria-current] { background: teal }")]
+    [InlineData(".button::before { background: teal }")]
+    [InlineData(".button { color: teal; margin: 0 }", 1)]
+    [InlineData(".nothing-here { background: teal }")]
+    [InlineData(".button { --background: teal }")]
+    [InlineData(".button { background ")]
+    public void What_says_when_it_holds_or_touches_nothing_silences_nothing(string css, int notes = 0) => Assert.Equal(notes, Notes(css).Count(n => n.Message.Contains("background", StringComparison.Ordinal) || notes > 0));
+
+    [Theory]
+    [InlineData("@layer mine { .button { background: teal } }")]
+    [InlineData("@supports (display: grid) { .button { background: teal } }")]
+    [InlineData(".site-header { & .button { background: teal } }")]
+    [InlineData(".site-header { .button { background: teal } }")]
+    [InlineData(".site-header .content { > .button { background: teal } }")]
+    [InlineData("nav + :is(.button, .gone) { background: teal }")]
+    public void Nesting_and_conditions_that_always_hold_are_followed(string css) => Assert.Contains("Button · Filled · background in Hover", Assert.Single(Notes(css)).Message, StringComparison.Ordinal);
+
+    [Fact]
+    public void Own_values_of_blocks_are_silenced_too()
+    {
+        var block = Demo.Site.Frame.Header.Blocks[1];
+        var own = block.Own.Add("opacity@pressed", new NumberValue(0.5m, ""));
+        var site = Blocks.Put(Demo.Site, block with { Own = own }).After(new SetOverrides("header a.button { opacity: 1 }"));
+        Assert.Contains("Borrow seeds · opacity in Pressed", Assert.Single(SilencedSettings.Of(site, StyleSheetRenderer.Render(site))).Message, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("background", "background-color", true)]
+    [InlineData("padding-left", "padding-inline", true)]
+    [InlineData("max-width", "max-inline-size", true)]
+    [InlineData("border", "border-top-color", true)]
+    [InlineData("border", "border-radius", false)]
+    [InlineData("all", "color", true)]
+    [InlineData("color", "background-color", false)]
+    public void Properties_that_set_the_same_overlap(string a, string b, bool overlap) => Assert.Equal(overlap, PropertyNames.Overlap(a, b));
+
+    private static System.Collections.Immutable.ImmutableArray<SyntaxError> Notes(string css)
+    {
+        var site = Demo.Site.After(new SetOverrides(css));
+        return SilencedSettings.Of(site, StyleSheetRenderer.Render(site));
+    }
+}
