@@ -88,6 +88,15 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         return await AppendAsync(head, kept, source, new BringBack(snapshot.Id, snapshot.Name), patch, undoes: null, cancel);
     }, cancel);
 
+    /// <summary>The site as it was earlier; null where nothing has been named yet.</summary>
+    /// <param name="since"><c>edit</c>: before the last edit. <c>name</c>: when a state was named last.</param>
+    public async Task<Core.Design.Site?> EarlierAsync(Head head, string since, CancellationToken cancel)
+    {
+        if (since != "name") return await BeforeLastAsync(head, cancel);
+        var slug = head.Stored.Site.Slug;
+        return await store.SnapshotsAsync(slug, cancel) is [var named, ..] ? (await store.SnapshotAsync(slug, named.Id, cancel))?.Site : null;
+    }
+
     /// <summary>The site as it was before the last gesture.</summary>
     public async Task<Core.Design.Site> BeforeLastAsync(Head head, CancellationToken cancel)
     {

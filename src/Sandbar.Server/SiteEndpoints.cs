@@ -41,11 +41,12 @@ internal static class SiteEndpoints
         api.MapGet("/colors/vision/{kind}", Results<Ok<IReadOnlyList<double>>, NotFound> (string kind) =>
             Enum.TryParse<VisionKind>(kind, ignoreCase: true, out var known) ? TypedResults.Ok(Vision.Numbers(known)) : TypedResults.NotFound()).WithName("getVision");
 
-        api.MapGet("/sites/{slug}/sheet", async Task<Results<Ok<SheetView>, ProblemHttpResult>> (string slug, bool? before, OpenSites sites, CancellationToken cancel) =>
+        api.MapGet("/sites/{slug}/sheet", async Task<Results<Ok<SheetView>, ProblemHttpResult>> (string slug, string? before, OpenSites sites, CancellationToken cancel) =>
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return Missing(slug);
-            if (before is not true) return TypedResults.Ok(SheetView.Of(head));
-            var earlier = await sites.BeforeLastAsync(head, cancel);
+            if (before is null) return TypedResults.Ok(SheetView.Of(head));
+            if (await sites.EarlierAsync(head, before, cancel) is not { } earlier)
+                return TypedResults.Problem("No state has been named yet. Name one under Snapshots.", statusCode: StatusCodes.Status404NotFound, title: "Nothing named");
             return TypedResults.Ok(SheetView.Of(head.Stored.Version, earlier, StyleSheetRenderer.Render(earlier)));
         }).WithName("getSheet");
     }

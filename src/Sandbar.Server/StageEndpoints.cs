@@ -11,10 +11,10 @@ internal static class StageEndpoints
     public static void Map(WebApplication app)
     {
         app.MapGet("/stage/{slug}/{page}", async Task<Results<ContentHttpResult, ProblemHttpResult>> (
-            string slug, string page, bool? before, OpenSites sites, HttpResponse response, CancellationToken cancel) =>
+            string slug, string page, string? before, OpenSites sites, HttpResponse response, CancellationToken cancel) =>
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
-            var site = before is true ? await sites.BeforeLastAsync(head, cancel) : head.Stored.Site;
+            var site = before is null ? head.Stored.Site : await sites.EarlierAsync(head, before, cancel) ?? head.Stored.Site;
             var sheets = SheetView.Of(head);
             var found = site.Pages.Find(page);
             if (found is null && page != Specimen.PageId) return TypedResults.Problem("This page is no longer there.", statusCode: StatusCodes.Status404NotFound);

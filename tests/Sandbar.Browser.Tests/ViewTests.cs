@@ -6,6 +6,8 @@ public sealed class ViewTests(Workplace workplace) : IClassFixture<Workplace>
     public static readonly TheoryData<string> Views =
     [
         "/", "/sites/pellwyn/palette", "/sites/pellwyn/palette?color=new", "/sites/pellwyn/palette?view=schemes&scheme=dusk", "/sites/pellwyn/palette?view=pairs", "/sites/pellwyn/snapshots", "/sites/pellwyn/parts",
+        "/sites/pellwyn/type", "/sites/pellwyn/type?view=scale", "/sites/pellwyn/type?view=families", "/sites/pellwyn/frame", "/sites/pellwyn/frame?view=footer", "/sites/pellwyn/frame?view=menus",
+        "/sites/pellwyn/parts?page=specimen&width=820",
         "/sites/pellwyn/parts?part=card&at=820", "/sites/pellwyn/overrides?width=390&scale=100&show=hover", "/sites/nowhere/palette",
         "/sites/pellwyn/palette?span=pages&prefers=dark", "/sites/pellwyn/parts?span=widths&vision=deuteranopia&selected=header-action", "/sites/pellwyn/parts?whole=yes&show=off",
     ];

@@ -255,7 +255,7 @@ public sealed class ServerTests : IAsyncLifetime
         await server.EditAsync(0, LocalServer.SetColor("#111111"), gesture: "first").OkAsync();
         await server.EditAsync(1, LocalServer.SetColor("#222222"), gesture: "drag").OkAsync();
         await server.EditAsync(2, LocalServer.SetColor("#333333"), gesture: "drag").OkAsync();
-        var before = (await server.Client.GetFromJsonAsync<JsonObject>("/api/sites/pellwyn/sheet?before=true", Cancel))!;
+        var before = (await server.Client.GetFromJsonAsync<JsonObject>("/api/sites/pellwyn/sheet?before=edit", Cancel))!;
         Assert.Contains("--color-beet: #111111;", before["generated"]!.GetValue<string>(), StringComparison.Ordinal);
         Assert.Equal("#333333", (await server.SiteAsync()).Color());
     }

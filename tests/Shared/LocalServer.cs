@@ -29,12 +29,14 @@ public sealed class LocalServer : IAsyncDisposable
     }
 
     /// <summary>Stops the server and starts it again on the same store and port.</summary>
-    public async Task RestartAsync()
+    /// <param name="meanwhile">What is done while it is away.</param>
+    public async Task RestartAsync(Func<Task>? meanwhile = null)
     {
         var port = Client.BaseAddress!.Port;
         await app.StopAsync();
         await app.DisposeAsync();
         Client.Dispose();
+        if (meanwhile is not null) await meanwhile();
         app = await OpenAsync(Store, port);
         Client = NewClient(app);
     }

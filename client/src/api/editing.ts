@@ -33,10 +33,14 @@ export interface Editing {
   connect: () => () => void;
   /** Says that a page is on the stage, so that trials answer with its HTML, until the returned function is called. */
   watch: (page: string) => () => void;
-  /** The sheet as it was before the last edit, while it is asked for. */
-  before: SheetView | null;
-  showBefore: (on: boolean) => void;
+  /** The sheet as it was earlier, while it is asked for. */
+  before: (SheetView & { since: Earlier }) | null;
+  /** Shows the stage as it was earlier, or with null as it is. */
+  showBefore: (since: Earlier | null) => void;
 }
+
+/** Before the last edit, or when a state was named last. */
+export type Earlier = 'edit' | 'name';
 
 export type EditingStore = UseBoundStore<StoreApi<Editing>>;
 
@@ -45,7 +49,7 @@ export function createEditing(site: SiteView, sheet: SheetView, opened: number):
   const path = { slug: site.slug };
   const answeredEdits = { queue: Promise.resolve() as Promise<unknown> };
 
-  let wantsBefore = false;
+  let wantsBefore: Earlier | null = null;
   let live: Live | null = null;
   const onStage = new Map<symbol, string>();
 
@@ -180,15 +184,15 @@ export function createEditing(site: SiteView, sheet: SheetView, opened: number):
         return () => onStage.delete(frame);
       },
       before: null,
-      showBefore: (on) => {
-        wantsBefore = on;
-        if (!on) {
+      showBefore: (since) => {
+        wantsBefore = since;
+        if (since === null) {
           if (get().before) set({ before: null });
           return;
         }
-        void answered(api.GET('/api/sites/{slug}/sheet', { params: { path, query: { before: true } } }))
+        void answered(api.GET('/api/sites/{slug}/sheet', { params: { path, query: { before: since } } }))
           .then((sheetBefore) => {
-            if (wantsBefore) set({ before: sheetBefore });
+            if (wantsBefore === since) set({ before: { ...sheetBefore, since } });
           })
           .catch((failed: RequestFailed) => set({ trouble: failed.message }));
       },

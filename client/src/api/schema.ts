@@ -1184,7 +1184,7 @@ export interface operations {
     getSheet: {
         parameters: {
             query?: {
-                before?: boolean;
+                before?: string;
             };
             header?: never;
             path: {

@@ -1,5 +1,6 @@
 import { App } from 'antd';
 import { useCallback, useEffect } from 'react';
+import type { Earlier } from '../api/editing';
 import { useStageView } from '../stage/view';
 import { useActions } from './editingContext';
 import { singleKey } from './singleKeys';
@@ -11,7 +12,11 @@ export const KEYS: { keys: string; does: string; single: boolean }[] = [
   { keys: '/', does: 'Find a step, part, setting or page', single: true },
   { keys: 'W', does: 'The stage alone, and back', single: true },
   { keys: 'B, held', does: 'The stage as it was before the last edit', single: true },
+  { keys: 'N, held', does: 'The stage as it was when a state was named last', single: true },
 ];
+
+/** What is looked back at while a key is held. */
+const EARLIER: Record<string, Earlier> = { b: 'edit', n: 'name' };
 
 /** Undo or redo; where somebody else has changed the same values since, it asks first. */
 export function useReverse(): (way: 'undo' | 'redo') => Promise<void> {
@@ -52,12 +57,12 @@ export function useShortcuts(onFind: () => void): void {
         event.preventDefault();
         onFind();
       } else if (single === 'w') change({ whole: !whole });
-      else if (single === 'b' && !event.repeat) showBefore(true);
+      else if (single !== null && single in EARLIER && !event.repeat) showBefore(EARLIER[single] ?? null);
     };
     const onKeyUp = (event: KeyboardEvent) => {
-      if (event.key.toLowerCase() === 'b') showBefore(false);
+      if (event.key.toLowerCase() in EARLIER) showBefore(null);
     };
-    const onBlur = () => showBefore(false);
+    const onBlur = () => showBefore(null);
     window.addEventListener('keydown', onKey);
     window.addEventListener('keyup', onKeyUp);
     window.addEventListener('blur', onBlur);

@@ -156,10 +156,13 @@ function CellEditor({ name, names, start, before, edit, onClose }: EditorProps) 
   const gesture = useRef(newGesture());
   const input = useRef<InputRef>(null);
   const closing = useRef(false);
+  // An option counts once the keys have led to it; one that only lies under the pointer must not take the place of what was typed.
+  const led = useRef(false);
 
   const change = (next: string) => {
     setText(next);
     setProblem(null);
+    led.current = false;
     if (next.trim().length > 0) attempt(edit(next));
     else cancelTrial();
   };
@@ -185,6 +188,8 @@ function CellEditor({ name, names, start, before, edit, onClose }: EditorProps) 
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') {
       event.preventDefault();
+      if (led.current) return;
+      event.stopPropagation();
       void commit();
     } else if (event.key === 'Escape') {
       event.stopPropagation();
@@ -192,7 +197,9 @@ function CellEditor({ name, names, start, before, edit, onClose }: EditorProps) 
     } else if (event.key === '=') {
       event.preventDefault();
       setListed(true);
-    } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && !listed) {
+    } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && listed) {
+      led.current = true;
+    } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       const by = (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1);
       const field = event.currentTarget;
       const stepped = stepNumber(text, field.selectionStart ?? text.length, by);

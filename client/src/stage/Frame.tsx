@@ -51,7 +51,7 @@ export function Frame({ page, name, viewport, scale, leads, onSelect }: Props) {
       }
       const shown = before ?? sheet;
       loaded.sheets.show(shown);
-      void loaded.content.show(shown.pages[page], `/stage/${slug}/${page}${before ? '?before=true' : ''}`).then(() => {
+      void loaded.content.show(shown.pages[page], `/stage/${slug}/${page}${before ? `?before=${before.since}` : ''}`).then(() => {
         if (!before && store.getState().sheet === sheet) frameShows(frame, loaded.document, String(sheet.version));
       });
     };

@@ -31,6 +31,8 @@ public sealed record SetOverrides(string Css) : Edit
         var before = site.Overrides.Site;
         var start = 0;
         while (start < before.Length && start < Css.Length && before[start] == Css[start]) start++;
+        // A line that was added begins after the end of the one before it.
+        if (start < Css.Length && Css[start] == '\n' && Css.Length > before.Length) start++;
         return $"Overrides · line {TextPosition.At(Css, start).Line}";
     }
 }

@@ -62,7 +62,7 @@ export default function OverridesStep() {
         </div>
         <ul>
           {[...problems, ...notes].map((problem) => (
-            <li key={`${problem.start} ${problem.message}`}>
+            <li key={`${problem.start} ${problem.message}`} className={notes.includes(problem) ? 'note-line' : ''}>
               <span className="quiet">
                 Line {problem.line}, column {problem.column}
               </span>{' '}
