@@ -12,7 +12,10 @@ switch (args.FirstOrDefault())
     case "loop":
         await LoopBench.RunAsync();
         return 0;
+    case "large-site" when args.Length == 2:
+        await LargeSiteFile.WriteAsync(args[1]);
+        return 0;
     default:
-        Console.Error.WriteLine("Say which: colors, cost, loop.");
+        Console.Error.WriteLine("Say which: colors, cost, loop, or large-site FILE for a zip to open and look at.");
         return 1;
 }

@@ -1,3 +1,4 @@
+using Sandbar.Store;
 using Sandbar.Tests;
 
 namespace Sandbar.Browser.Tests;
@@ -12,6 +13,7 @@ public sealed class Workplace : IAsyncLifetime
     public async ValueTask InitializeAsync()
     {
         Server = await LocalServer.StartAsync();
+        await new SiteStore(Server.Store).AddAsync(LargeSite.Create(), DateTimeOffset.UnixEpoch);
         Browser = new();
     }
 

@@ -7,6 +7,8 @@ const site = {
   pages: [{ id: 'home', name: 'Home', slug: 'index' }],
   colors: [{ id: 'beet', name: 'beet' }],
   schemes: [{ id: 'day', name: 'Day', roles: [{ id: 'action', name: 'action' }] }],
+  type: { styles: [{ id: 'lead', name: 'Lead' }], families: [{ id: 'text', name: 'Figtree' }] },
+  menus: [{ id: 'main', name: 'Main' }],
   parts: [
     {
       id: 'button',
@@ -24,6 +26,10 @@ const find = (typed: string) => findPlaces(placesOf(site), typed, 20).map((p) =>
 
 test('every kind of place is found by its name', () => {
   expect(find('home')).toEqual(['Home (Page)']);
+  expect(find('specimen')).toEqual(['Specimen (Page)']);
+  expect(find('lead')).toEqual(['Lead (Text style)']);
+  expect(find('figtree')).toEqual(['Figtree (Family)']);
+  expect(find('main')).toEqual(['Main (Menu)']);
   expect(find('beet')).toEqual(['beet (Colour)']);
   expect(find('action')).toEqual(['action (Role · Day)']);
   expect(find('plain')).toEqual(['Plain (Look · Button)']);

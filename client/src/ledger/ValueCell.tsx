@@ -3,6 +3,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Edit } from '../api/client';
 import { newGesture } from '../api/window';
 import { useActions, useEditing } from '../app/editingContext';
+import { Shortened } from '../app/Shortened';
 import { firstNumber, stepNumber } from './cells';
 
 interface Props {
@@ -65,7 +66,7 @@ export function ValueCell({ name, text, inherited, names, edit, note, swatch, no
       >
         {swatch && <span className="swatch" style={{ background: swatch }} />}
         <span className="cell-text" title={text ?? undefined}>
-          {shown}
+          <Shortened text={shown} />
         </span>{' '}
         {note && drag.text === null && <span className="note">{note}</span>}
         {notch && <span className="notch" title="Differs at some width" />}
@@ -159,6 +160,10 @@ function CellEditor({ name, names, start, before, edit, onClose }: EditorProps) 
   // An option counts once the keys have led to it; one that only lies under the pointer must not take the place of what was typed.
   const led = useRef(false);
 
+  const wanted = text.trim().toLowerCase();
+  const options = names.filter((n) => wanted === '' || n.toLowerCase().includes(wanted)).map((value) => ({ value }));
+  const isOpen = listed && options.length > 0;
+
   const change = (next: string) => {
     setText(next);
     setProblem(null);
@@ -197,7 +202,7 @@ function CellEditor({ name, names, start, before, edit, onClose }: EditorProps) 
     } else if (event.key === '=') {
       event.preventDefault();
       setListed(true);
-    } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && listed) {
+    } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && isOpen) {
       led.current = true;
     } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       const by = (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1);
@@ -205,20 +210,20 @@ function CellEditor({ name, names, start, before, edit, onClose }: EditorProps) 
       const stepped = stepNumber(text, field.selectionStart ?? text.length, by);
       if (!stepped) return;
       event.preventDefault();
+      // The list of names would open on it.
+      event.stopPropagation();
       change(stepped.text);
       requestAnimationFrame(() => field.setSelectionRange(stepped.caret, stepped.caret));
     }
   };
 
-  const wanted = text.trim().toLowerCase();
-  const options = names.filter((n) => wanted === '' || n.toLowerCase().includes(wanted)).map((value) => ({ value }));
   const wrong = problem ?? (wanted === '' ? null : refused);
   return (
     <div className="cell-editor">
       <AutoComplete
         value={text}
         options={options}
-        open={listed && options.length > 0}
+        open={isOpen}
         onOpenChange={setListed}
         popupMatchSelectWidth={200}
         defaultActiveFirstOption={false}

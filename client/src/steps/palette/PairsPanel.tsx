@@ -42,6 +42,7 @@ export function PairsPanel() {
             <tr>
               <th scope="col">Pair</th>
               <th scope="col">Where</th>
+              <th scope="col">In</th>
               <th scope="col">Contrast</th>
             </tr>
           </thead>
@@ -76,20 +77,20 @@ function PairRow({ pair }: { pair: Pair }) {
             </text>
           )}
         </svg>
-        <code>
-          {pair.foreground} on {pair.ground}
-        </code>
+        <code title={`${pair.foreground} on ${pair.ground}`}>{pair.foreground}</code>
       </td>
       <td>
-        <Link to={{ pathname: `/sites/${slug}/parts`, search: there.toString() }}>{pair.where}</Link>
-        <span className="quiet" title={pair.pages.join('\n')}>
-          {pair.scheme} · {KIND_NAMES[pair.kind]} · {pair.pages.length === 1 ? pair.pages[0] : `${pair.pages.length} pages`}
-        </span>
+        <Link title={pair.where} to={{ pathname: `/sites/${slug}/parts`, search: there.toString() }}>
+          {pair.where}
+        </Link>
+      </td>
+      <td className="quiet" title={`${KIND_NAMES[pair.kind]} on ${pair.pages.join(', ')}`}>
+        {pair.scheme} · {KIND_NAMES[pair.kind]}
       </td>
       <td className={pair.target === 0 ? 'quiet' : pair.passes ? 'pass' : 'fail'}>
         {pair.target > 0 && (pair.passes ? '✓ ' : '✗ ')}
         {pair.ratio.toFixed(2)}
-        {!pair.passes && ` · needs ${pair.target}`}
+        {!pair.passes && ` needs ${pair.target}`}
       </td>
     </tr>
   );

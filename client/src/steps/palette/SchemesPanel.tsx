@@ -1,6 +1,7 @@
 import { Select } from 'antd';
 import { useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
+import { Shortened } from '../../app/Shortened';
 import { useActions, useEditing } from '../../app/editingContext';
 
 type RoleView = Schemas['RoleView'];
@@ -97,7 +98,10 @@ function RoleRow({ scheme, role, roles }: { scheme: string; role: RoleView; role
           listHeight={360}
           labelRender={() => (
             <span className="swatched">
-              <span className="swatch" style={{ background: role.hex }} /> <strong>{role.source}</strong>
+              <span className="swatch" style={{ background: role.hex }} />{' '}
+              <strong title={role.source}>
+                <Shortened text={role.source} />
+              </strong>
               {role.readableOn && <span className="quiet">computed</span>}
             </span>
           )}

@@ -1,0 +1,85 @@
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { FrameContent } from './content';
+
+const page = (header: string, section: string, scheme = 'day') =>
+  `<!doctype html><html data-scheme="${scheme}"><head><title>Page</title><style id="sheet" data-page="m1"></style></head><body><header data-block="header">${header}</header><main><section data-block="one">${section}</section></main></body></html>`;
+
+const text = (document: Document, block: string) => document.querySelector(`[data-block="${block}"]`)?.textContent;
+
+let document: Document;
+let changed: ReturnType<typeof vi.fn<() => void>>;
+let content: FrameContent;
+
+beforeEach(() => {
+  document = new DOMParser().parseFromString(page('Name', 'Words'), 'text/html');
+  changed = vi.fn<() => void>();
+  content = new FrameContent(document, changed);
+});
+
+afterEach(() => vi.unstubAllGlobals());
+
+const answer = (html: string, ok = true) => vi.stubGlobal('fetch', () => Promise.resolve({ ok, text: () => Promise.resolve(html) }));
+
+test('a tried block is shown and put back as it was, with its own element', () => {
+  const stored = document.querySelector('[data-block="header"]');
+  content.try([{ page: 'p', block: 'header', html: '<header data-block="header">Other</header>' }]);
+  expect(text(document, 'header')).toBe('Other');
+  content.try([{ page: 'p', block: 'header', html: '<header data-block="header">Third</header>' }]);
+  expect(text(document, 'header')).toBe('Third');
+  content.try([]);
+  expect(document.querySelector('[data-block="header"]')).toBe(stored);
+  expect(changed).toHaveBeenCalledTimes(3);
+});
+
+test('nothing is touched where no block changed', () => {
+  content.try([]);
+  expect(changed).not.toHaveBeenCalled();
+});
+
+test('a page with the mark that stands here is not fetched', async () => {
+  const fetched = vi.fn();
+  vi.stubGlobal('fetch', fetched);
+  content.try([{ page: 'p', block: 'one', html: '<section data-block="one">Tried</section>' }]);
+  await content.show('m1', '/page');
+  expect(fetched).not.toHaveBeenCalled();
+  expect(text(document, 'one')).toBe('Words');
+});
+
+test('of a new page only what differs is taken over; forced states do not count as a difference', async () => {
+  const header = document.querySelector('[data-block="header"]');
+  header?.setAttribute('data-force', 'hover');
+  answer(page('Name', 'New words', 'dusk'));
+  await content.show('m2', '/page');
+  expect(text(document, 'one')).toBe('New words');
+  expect(document.querySelector('[data-block="header"]')).toBe(header);
+  expect(document.documentElement.dataset.scheme).toBe('dusk');
+  expect(changed).toHaveBeenCalledTimes(1);
+});
+
+test('a page of other blocks is taken over whole', async () => {
+  answer(page('Name', 'Words').replace('</section>', '</section><section data-block="two">More</section>'));
+  await content.show('m2', '/page');
+  expect(text(document, 'two')).toBe('More');
+});
+
+test('what was asked for last is what is shown, whichever answer comes last', async () => {
+  const answers: ((html: string) => void)[] = [];
+  vi.stubGlobal('fetch', () => new Promise((done) => answers.push((html) => done({ ok: true, text: () => Promise.resolve(html) }))));
+  const first = content.show('m2', '/page?at=2');
+  const second = content.show('m3', '/page?at=3');
+  answers[1]?.(page('Name', 'Third'));
+  await second;
+  answers[0]?.(page('Name', 'Second'));
+  await first;
+  expect(text(document, 'one')).toBe('Third');
+});
+
+test('a tried block stays until the stored page is there, and a page that is gone changes nothing', async () => {
+  content.try([{ page: 'p', block: 'one', html: '<section data-block="one">Tried</section>' }]);
+  answer('', false);
+  await content.show('m2', '/page');
+  expect(text(document, 'one')).toBe('Tried');
+  answer(page('Name', 'Stored'));
+  await content.show('m3', '/page');
+  expect(text(document, 'one')).toBe('Stored');
+});

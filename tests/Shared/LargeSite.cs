@@ -1,0 +1,48 @@
+using System.Collections.Immutable;
+using Sandbar.Core.Design;
+using Sandbar.Core.Starting;
+
+namespace Sandbar.Tests;
+
+/// <summary>A site for looking and testing: 20 colours, 40 gradients, 12 pages, 16 text styles, and names of 40 letters.</summary>
+public static class LargeSite
+{
+    public const string Slug = "everything-in-plenty";
+
+    private const int Colors = 20, Gradients = 40, Pages = 12, ExtraStyles = 7, NameLength = 40;
+
+    public static SiteWithAssets Create()
+    {
+        var (made, _) = NewSite.Create(new(Named("Everything in plenty", 0), "#7a4b1e", "bitter", "figtree", null), Slug);
+        var site = made!.Site;
+        var home = site.Pages[0];
+        var body = site.Typography.Styles[0];
+        return made with
+        {
+            Site = site with
+            {
+                Palette = site.Palette with { Colors = [.. site.Palette.Colors, .. Enumerable.Range(1, Colors - site.Palette.Colors.Length).Select(Color)] },
+                Typography = site.Typography with
+                {
+                    Styles = [.. site.Typography.Styles, .. Enumerable.Range(1, ExtraStyles).Select(n => body with { Id = $"style-{n}", Name = Named("Text for a purpose", n), CssName = $"style-{n}" })],
+                },
+                Fills = new([.. site.Fills.Gradients, .. Enumerable.Range(1, Gradients - 1).Select(Gradient)]),
+                Pages = [home, .. Enumerable.Range(2, Pages - 1).Select(n => Page(home, n))],
+                Menus = [site.Menus[0] with { Items = [.. site.Menus[0].Items, .. Enumerable.Range(2, Pages - 1).Select(n => new MenuItem($"item-{n}", Named("A page", n), $"page-{n}"))] }],
+            },
+        };
+    }
+
+    private static BaseColor Color(int n) => new($"color-{n}", Named("A colour between others", n), $"color-{n}", $"oklch({0.3 + n * 0.03:0.00} 0.1 {n * 23 % 360})");
+
+    private static Gradient Gradient(int n) => new(
+        $"gradient-{n}", Named("From one to another", n), $"gradient-{n}", n * 9,
+        [new(new ReferenceValue(ReferenceKind.Color, "paper", 0), 0), new(new ReferenceValue(ReferenceKind.Color, $"color-{n % 15 + 1}", 3), 100)]);
+
+    private static Page Page(Page like, int n) => like with { Id = $"page-{n}", Name = Named("A page", n), Slug = $"page-{n}", Sections = [.. like.Sections.Select(s => Renamed(s, n))] };
+
+    private static Block Renamed(Block block, int n) => block with { Id = $"{block.Id}-{n}", Blocks = [.. block.Blocks.Select(b => Renamed(b, n))] };
+
+    /// <summary>A name of just 40 letters.</summary>
+    private static string Named(string begin, int n) => $"{begin} {n} ".PadRight(NameLength, 'a');
+}
