@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Sandbar.Core.Design;
 using Sandbar.Core.Starting;
 
