@@ -43,5 +43,5 @@ public static class LargeSite
     private static Block Renamed(Block block, int n) => block with { Id = $"{block.Id}-{n}", Blocks = [.. block.Blocks.Select(b => Renamed(b, n))] };
 
     /// <summary>A name of just 40 letters.</summary>
-    private static string Named(string begin, int n) => $"{begin} {n} ".PadRight(NameLength, 'a');
+    private static string Named(string begin, int n) => $"{begin} ".PadRight(NameLength - 3, 'a') + $" {n:00}";
 }

@@ -1,19 +1,20 @@
 interface Props {
   text: string;
+  /** How many letters of the end stay where there is no step. */
+  end?: number;
 }
 
 /** Longer than this a text keeps its end when there is no room for all of it. */
 const LONG = 24;
-const END = 8;
 
 /** A text that is shortened in the middle where it has no room, so that its step or its last letters stay. */
-export function Shortened({ text }: Props) {
-  const end = / (?:tint|shade) \d+$/.exec(text)?.[0] ?? (text.length > LONG ? text.slice(-END) : '');
-  if (end === '') return text;
+export function Shortened({ text, end = 8 }: Props) {
+  const kept = / (?:tint|shade) \d+$/.exec(text)?.[0] ?? (text.length > LONG ? text.slice(-end) : '');
+  if (kept === '') return text;
   return (
     <span className="shortened">
-      <span>{text.slice(0, text.length - end.length)}</span>
-      <span>{end}</span>
+      <span>{text.slice(0, text.length - kept.length)}</span>
+      <span>{kept}</span>
     </span>
   );
 }

@@ -52,8 +52,9 @@ public class SelectorTests
     [InlineData("a[=b]", 1, "[name=\"value\"]")]
     [InlineData("#1a", 0, "cannot begin with a digit")]
     [InlineData("a % b", 2, "This is no selector")]
-    [InlineData("a::before .b", 10, null)]
-    [InlineData("a::before.b", 9, "only states may follow")]
+    [InlineData("a::before .b", 10, "ends a selector")]
+    [InlineData("a::before.b", 9, "nothing may follow")]
+    [InlineData("a::part(x):first-child", 10, "only states may follow")]
     [InlineData("a:not(:hoover)", 6, "“:hoover” is no state")]
     public void What_cannot_be_read_is_said_at_its_place(string selector, int at, string? said)
     {

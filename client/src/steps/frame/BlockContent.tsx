@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Edit, Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../app/editingContext';
 import { ValueCell } from '../../ledger/ValueCell';
+import { useTriedChoice } from '../useTriedChoice';
 
 type Block = Schemas['BlockView'];
 type Slot = Schemas['SlotView'];
@@ -55,8 +56,7 @@ export function BlockContent({ block }: { block: Block }) {
 }
 
 function LookChoice({ block, part }: { block: Block; part: Schemas['PartView'] }) {
-  const { attempt, cancelTrial, make } = useActions();
-  const edit = (look: string): Edit => ({ kind: 'setBlockLook', block: block.id, look });
+  const tried = useTriedChoice((look) => ({ kind: 'setBlockLook', block: block.id, look }));
   return (
     <Select
       aria-label={`Look of ${part.name.toLowerCase()} ${block.name}`}
@@ -64,11 +64,7 @@ function LookChoice({ block, part }: { block: Block; part: Schemas['PartView'] }
       className="value-choice"
       value={block.look}
       options={part.looks.map((l) => ({ value: l.id, label: l.name }))}
-      onActive={(look) => attempt(edit(look as string))}
-      onOpenChange={(open) => {
-        if (!open) cancelTrial();
-      }}
-      onChange={(look) => void make(edit(look))}
+      {...tried}
     />
   );
 }
@@ -168,7 +164,7 @@ function LinkChoice({ label, held, edit }: ValueProps) {
 
 /** A menu, a picture or a word. */
 function Choice({ slot, label, held, edit }: ValueProps & { slot: Slot }) {
-  const { attempt, cancelTrial, make } = useActions();
+  const tried = useTriedChoice(edit);
   const menus = useEditing((e) => e.site.menus);
   const pictures = useEditing((e) => e.site.pictures);
   const among =
@@ -185,11 +181,7 @@ function Choice({ slot, label, held, edit }: ValueProps & { slot: Slot }) {
       className="value-choice"
       value={held || (slot.kind === 'choice' && slot.words[0]) || ''}
       options={options}
-      onActive={(value) => attempt(edit(value ?? ''))}
-      onOpenChange={(open) => {
-        if (!open) cancelTrial();
-      }}
-      onChange={(value) => void make(edit(value))}
+      {...tried}
     />
   );
 }

@@ -3,6 +3,7 @@ import { memo, useCallback } from 'react';
 import { useSearchParams } from 'react-router';
 import type { ColorView } from '../../api/client';
 import type { Editing } from '../../api/editing';
+import { Shortened } from '../../app/Shortened';
 import { useEditing, useEditingLater } from '../../app/editingContext';
 import { AddColorForm } from './AddColorForm';
 import { ColorEditor } from './ColorEditor';
@@ -78,7 +79,9 @@ const ColorRow = memo(function ColorRow({
       title={color.uses.join('\n') || 'Not used yet'}
     >
       <span className="color-name">
-        <strong>{color.name}</strong>
+        <strong title={color.name}>
+          <Shortened text={color.name} end={6} />
+        </strong>
         <code>{color.hex}</code>
       </span>
       <span className="strip" aria-hidden="true">

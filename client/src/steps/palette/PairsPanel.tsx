@@ -4,6 +4,7 @@ import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { usePairs } from '../../api/figures';
 import { useEditing } from '../../app/editingContext';
+import { Shortened } from '../../app/Shortened';
 import { QueryError } from '../../app/QueryError';
 
 type Pair = Schemas['PairInUseView'];
@@ -81,7 +82,7 @@ function PairRow({ pair }: { pair: Pair }) {
       </td>
       <td>
         <Link title={pair.where} to={{ pathname: `/sites/${slug}/parts`, search: there.toString() }}>
-          {pair.where}
+          <Shortened text={pair.where} end={14} />
         </Link>
       </td>
       <td className="quiet" title={`${KIND_NAMES[pair.kind]} on ${pair.pages.join(', ')}`}>

@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { Shortened } from '../../app/Shortened';
 import { useActions, useEditing } from '../../app/editingContext';
+import { useTriedChoice } from '../useTriedChoice';
 
 type RoleView = Schemas['RoleView'];
 
@@ -67,8 +68,7 @@ export function SchemesPanel() {
 
 function RoleRow({ scheme, role, roles }: { scheme: string; role: RoleView; roles: readonly RoleView[] }) {
   const colors = useEditing((e) => e.site.colors);
-  const { attempt, cancelTrial, make } = useActions();
-  const edit = (choice: string) => ({ kind: 'setRole' as const, scheme, role: role.id, choice: parse(choice) });
+  const tried = useTriedChoice((choice) => ({ kind: 'setRole', scheme, role: role.id, choice: parse(choice) }));
   const options = [
     {
       label: 'Computed',
@@ -107,14 +107,10 @@ function RoleRow({ scheme, role, roles }: { scheme: string; role: RoleView; role
           )}
           optionRender={(option) => (
             <span className="swatched">
-              <OptionSwatch value={String(option.value)} /> {option.label}
+              <OptionSwatch value={String(option.value)} /> <Shortened text={String(option.label)} />
             </span>
           )}
-          onActive={(value) => attempt(edit(value as string))}
-          onOpenChange={(open) => {
-            if (!open) cancelTrial();
-          }}
-          onChange={(value: string) => void make(edit(value))}
+          {...tried}
         />
       </td>
       <td className="pairs">

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../app/editingContext';
+import { Shortened } from '../../app/Shortened';
 import { ValueCell } from '../../ledger/ValueCell';
 import { TextField } from '../TextField';
 import { useFonts } from './fonts';
@@ -62,7 +63,7 @@ export function StylesPanel() {
                   style={letters(style)}
                   onClick={() => choose(style.id)}
                 >
-                  {style.name}
+                  <Shortened text={style.name} />
                 </button>
               </th>
               {LISTED.map((setting) => {

@@ -30,6 +30,13 @@ public static class SelectorParser
         ("after backdrop before checkmark column cue details-content file-selector-button first-letter first-line grammar-error highlight marker part picker picker-icon placeholder scroll-button scroll-marker "
             + "scroll-marker-group search-text selection slotted spelling-error target-text view-transition view-transition-group view-transition-image-pair view-transition-new view-transition-old").Split(' '), StringComparer.Ordinal);
 
+    /// <summary>Pieces of an element that have states of their own, and those that have pieces of their own, as Chromium has them.</summary>
+    private static readonly HashSet<string> WithStates = new(["file-selector-button", "part", "details-content", "cue", "scroll-marker", "scroll-button", "picker"], StringComparer.Ordinal);
+
+    private static readonly HashSet<string> WithPieces = new(["before", "after", "part", "slotted", "details-content", "picker"], StringComparer.Ordinal);
+
+    private static readonly HashSet<string> States = new(["hover", "focus", "focus-visible", "focus-within", "active", "disabled", "enabled", "checked"], StringComparer.Ordinal);
+
     /// <summary>Reads the list of selectors of a rule.</summary>
     /// <param name="isNested">Whether the rule stands in another, so that selectors may begin with a combinator.</param>
     /// <param name="error">What is wrong, and where; null where the list can be read.</param>
@@ -129,6 +136,7 @@ public static class SelectorParser
                 if (Current is null) break;
                 var signAt = Position;
                 var combinator = TakeCombinator();
+                if (compounds[^1].Parts[^1] is PseudoElementSelector last) throw Wrong($"::{last.Name} ends a selector: nothing can stand inside or beside it.", signAt, signAt + 1);
                 if (combinator is null && !sawSpace) throw Wrong("This does not belong here.", Position, Current.End);
                 SkipWhitespace();
                 if (Current is null) throw Wrong("A selector cannot end with this sign: it needs an element after it.", signAt, signAt + 1);
@@ -145,8 +153,8 @@ public static class SelectorParser
             if (TypeOrUniversal() is { } type) parts.Add(type);
             while (Simple() is { } simple)
             {
-                if (parts.LastOrDefault() is PseudoElementSelector before && simple is not (PseudoClassSelector or PseudoElementSelector))
-                    throw Wrong($"After ::{before.Name} only states may follow.", simple.Start, simple.End);
+                if (parts.OfType<PseudoElementSelector>().LastOrDefault() is { } piece && !MayFollow(piece, simple))
+                    throw Wrong($"After ::{piece.Name} {(Stateful(piece) ? "only states may follow" : "nothing may follow")}.", simple.Start, simple.End);
                 parts.Add(simple);
             }
             if (parts.Count == 0)
@@ -157,6 +165,16 @@ public static class SelectorParser
             }
             return new(parts.ToImmutable(), from, parts[^1].End);
         }
+
+        private static bool MayFollow(PseudoElementSelector piece, SimpleSelector simple) => simple switch
+        {
+            PseudoElementSelector => WithPieces.Contains(piece.Name),
+            PseudoClassSelector { Name: "is" or "where" } => true,
+            PseudoClassSelector pseudo => Stateful(piece) && (States.Contains(pseudo.Name) || pseudo.Name == "not"),
+            _ => false,
+        };
+
+        private static bool Stateful(PseudoElementSelector piece) => WithStates.Contains(piece.Name) || piece.Name.StartsWith('-');
 
         private TypeSelector? TypeOrUniversal()
         {
