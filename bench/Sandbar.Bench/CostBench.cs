@@ -4,6 +4,7 @@ using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Rendering;
 using Sandbar.Core.Samples.Pellwyn;
+using Sandbar.Server;
 using Sandbar.Store;
 
 namespace Sandbar.Bench;
@@ -28,19 +29,30 @@ internal static class CostBench
             {
                 var times = Times(site, make);
                 Console.WriteLine($"trial of a {what}, {site.Pages.Length,3} pages   median {times[Trials / 2],5:0.00} ms   p95 {times[Trials * 95 / 100],5:0.00} ms");
+                times = Times(site, make, Answer);
+                Console.WriteLine($"edit of a {what} with its answer, {site.Pages.Length,3} pages, without the disk   median {times[Trials / 2],5:0.00} ms   p95 {times[Trials * 95 / 100],5:0.00} ms");
             }
         }
         await OpeningAsync(small);
     }
 
-    private static double[] Times(Site site, Func<int, Edit> make)
+    /// <summary>All that an edit asks of the server but for writing it down: the patch, the sheet, and what the window is told.</summary>
+    private static object Answer(Site before, Site after)
+    {
+        var patch = Patch.Between(before, after);
+        var head = new Head(new(after, patch.Changes.Length, []), StyleSheetRenderer.Render(after));
+        return (SiteView.Of(head, "w", 0), SheetView.Of(head));
+    }
+
+    private static double[] Times(Site site, Func<int, Edit> make, Func<Site, Site, object>? answer = null)
     {
         var sheet = StyleSheetRenderer.Render(site);
         var times = new double[Trials];
         for (var i = -50; i < Trials; i++)
         {
             var started = Stopwatch.GetTimestamp();
-            _ = StyleSheetChanges.Between(sheet, StyleSheetRenderer.Render(make(i + 50).Apply(site).Site!));
+            var after = make(i + 50).Apply(site).Site!;
+            _ = answer is null ? StyleSheetChanges.Between(sheet, StyleSheetRenderer.Render(after)) : answer(site, after);
             if (i >= 0) times[i] = Stopwatch.GetElapsedTime(started).TotalMilliseconds;
         }
         Array.Sort(times);

@@ -28,6 +28,7 @@ public sealed record SiteView(
     public static SiteView Of(Head head, string window, long openedAt)
     {
         var (site, version, journal) = head.Stored;
+        var counts = Core.Design.Blocks.CountByPart(site);
         var (undo, redo) = Core.Editing.History.Reversible(journal, window, openedAt);
         return new(
             site.Slug,
@@ -39,7 +40,7 @@ public sealed record SiteView(
             FrameView.Of(site),
             [.. site.Menus.Select(MenuView.Of)],
             [.. site.Shelf.Where(i => i.Width > 0).Select(i => new PictureView(i.Id, i.Name))],
-            [.. PartCatalogue.All.Select(p => PartView.Of(site, p))],
+            [.. PartCatalogue.All.Select(p => PartView.Of(site, p, counts.GetValueOrDefault(p.Id)))],
             [.. site.Pages.Select(p => new PageView(p.Id, p.Name, p.Slug))],
             OverridesView.Of(site.Overrides.Site),
             new(undo?.Label, redo?.Label, journal.IsEmpty ? null : journal[^1].Label),
@@ -107,12 +108,12 @@ public sealed record PartView(
     string Id, string Name, string Hook, IReadOnlyList<State> States, IReadOnlyList<SlotView> Slots, IReadOnlyList<PropertyView> Properties, IReadOnlyList<LookView> Looks,
     int Blocks, int Pages)
 {
-    public static PartView Of(Site site, Part part) => new(
+    public static PartView Of(Site site, Part part, (int Blocks, int Pages) counts) => new(
         part.Id, part.Name, StyleSheetRenderer.StateHook(part), part.States, [.. part.Slots.Select(SlotView.Of)],
         [.. part.Properties.Select(p => new PropertyView(p.Id, p.Name, p.Group, p.Kind, p.SameInAllStates, [.. ValueText.Names(site, p)]))],
         [.. site.Looks.Where(l => l.Part == part.Id).Select(l => LookView.Of(site, part, l))],
-        Core.Design.Blocks.All(site).Count(b => b.Part == part.Id),
-        site.Pages.Count(page => Core.Design.Blocks.Of(site, page).Any(b => b.Part == part.Id)));
+        counts.Blocks,
+        counts.Pages);
 }
 
 /// <param name="Names">What can be named in its cells, most fitting first.</param>

@@ -55,7 +55,7 @@ internal static class Trial
             overridesChanged ? StyleSheetText.Overrides(css, SheetUse.Stage) : null,
             overridesChanged ? OverridesView.Of(css).Problems : null,
             [.. tried.Palette.Colors.Where(c => !site.Palette.Colors.Contains(c)).Select(c => ColorView.Of(tried, c))],
-            [.. PageChanges.Between(site, tried, request.Pages, StageEndpoints.Around(tried))]);
+            [.. PageChanges.Between(site, tried, request.Pages.Distinct(), StageEndpoints.Around(tried))]);
         return new(answer, [], IsOutdated: false, Stopwatch.GetElapsedTime(started).TotalMilliseconds);
     }
 }

@@ -72,6 +72,7 @@ public sealed class WholeCourseTests : IAsyncLifetime
 
         // Custom CSS; what it silences is said beside it.
         Step("Overrides");
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".cm-content")).Count > 0, "the editor");
         Browser.Driver.FindElement(By.CssSelector(".cm-content")).Click();
         Browser.Press(".button { background: var(--role-attention); }");
         Browser.PressWithControl("s");

@@ -6,6 +6,7 @@ import { answered, api, type RequestFailed, type Schemas } from '../api/client';
 import { newGesture, windowId } from '../api/window';
 import { NewSiteDialog } from './NewSiteDialog';
 import { QueryError } from './QueryError';
+import { Problem } from './Problem';
 
 type Summary = Schemas['SiteSummary'];
 
@@ -145,11 +146,7 @@ function NameDialog({ site, way, onClose }: { site: Summary; way: 'rename' | 'du
         }}
         onPressEnter={() => void save()}
       />
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem text={problem} />
     </Modal>
   );
 }

@@ -4,6 +4,7 @@ import { useId, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { answered, api, type ProblemDetails, type Schemas } from '../api/client';
 import { useFonts } from '../steps/type/fonts';
+import { Problem } from './Problem';
 
 type Wishes = Schemas['NewSiteWishes'];
 
@@ -108,11 +109,7 @@ function Field({ label, problem, children }: { label: string; problem: string | 
     <div className="wish">
       <label htmlFor={id}>{label}</label>
       {children(id)}
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem text={problem} />
     </div>
   );
 }

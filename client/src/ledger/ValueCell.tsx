@@ -1,10 +1,11 @@
 import { AutoComplete, Input, type InputRef } from 'antd';
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Edit } from '../api/client';
 import { newGesture } from '../api/window';
 import { useActions, useEditing } from '../app/editingContext';
 import { Shortened } from '../app/Shortened';
 import { firstNumber, stepNumber } from './cells';
+import { Problem } from '../app/Problem';
 
 interface Props {
   /** What the value is, for labels. */
@@ -33,14 +34,21 @@ export function ValueCell({ name, text, inherited, names, edit, note, swatch, no
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const button = useRef<HTMLButtonElement>(null);
+  const returning = useRef(false);
   const drag = useNumberDrag(text, edit, setProblem);
   const shown = drag.text ?? text ?? inherited;
 
   const close = () => {
     setTyped(null);
     setProblem(null);
-    requestAnimationFrame(() => button.current?.focus());
+    returning.current = true;
   };
+  // Once the button stands again in the field's place: a frame later it may not be there yet.
+  useEffect(() => {
+    if (typed !== null || !returning.current) return;
+    returning.current = false;
+    button.current?.focus();
+  }, [typed]);
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Escape' && drag.text !== null) drag.abandon();
     else if ((event.key === 'Delete' || event.key === 'Backspace') && text !== null) void make(edit(null)).then(setProblem);
@@ -71,11 +79,7 @@ export function ValueCell({ name, text, inherited, names, edit, note, swatch, no
         {note && drag.text === null && <span className="note">{note}</span>}
         {notch && <span className="notch" title="Differs at some width" />}
       </button>
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem text={problem} />
     </>
   );
 }
@@ -245,11 +249,7 @@ function CellEditor({ name, names, start, before, edit, onClose }: EditorProps) 
           onBlur={() => void commit()}
         />
       </AutoComplete>
-      {wrong && (
-        <p className="problem" role="alert">
-          {wrong}
-        </p>
-      )}
+      <Problem text={wrong} />
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { Segmented } from 'antd';
 import { useSearchParams } from 'react-router';
+import { useSetAddress } from '../app/address';
 
 interface Props<T extends string> {
   /** What the views are views of, for screen readers. */
@@ -16,22 +17,6 @@ export function useStepView<T extends string>(views: readonly { value: T; label:
 
 /** Chooses between the views of a step; the choice stands in the address. */
 export function StepViews<T extends string>({ label, views, view }: Props<T>) {
-  const [, setParams] = useSearchParams();
-  return (
-    <Segmented
-      aria-label={label}
-      value={view}
-      options={[...views]}
-      onChange={(next) =>
-        setParams(
-          (before) => {
-            const params = new URLSearchParams(before);
-            params.set('view', next);
-            return params;
-          },
-          { replace: true },
-        )
-      }
-    />
-  );
+  const setAddress = useSetAddress();
+  return <Segmented aria-label={label} value={view} options={[...views]} onChange={(next) => setAddress({ view: next })} />;
 }

@@ -2,6 +2,7 @@ import { Input } from 'antd';
 import { useId, useState } from 'react';
 import type { Edit } from '../api/client';
 import { useActions } from '../app/editingContext';
+import { Problem } from '../app/Problem';
 
 interface Props {
   label: string;
@@ -59,11 +60,7 @@ export function TextField({ label, value, mono = false, tries, makes }: Props) {
           if (event.key === 'Escape') abandon();
         }}
       />
-      {problem && (
-        <p className="problem" role="alert" id={`${id}-problem`}>
-          {problem}
-        </p>
-      )}
+      <Problem text={problem} id={`${id}-problem`} />
     </div>
   );
 }

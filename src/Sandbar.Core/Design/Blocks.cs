@@ -1,10 +1,16 @@
 using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
 
 namespace Sandbar.Core.Design;
 
 /// <summary>Finding and replacing blocks, wherever they stand.</summary>
 public static class Blocks
 {
+    // What is found in a block is kept for as long as the block stays as it is.
+    private static readonly ConditionalWeakTable<Block, Block[]> Different = [];
+
+    private static readonly ConditionalWeakTable<Block, (string Part, int Count)[]> PartCounts = [];
+
     /// <summary>Every block of the site: the frame's, then page by page, outer before inner.</summary>
     public static IEnumerable<Block> All(Site site) => Outermost(site).SelectMany(WithInner);
 
@@ -16,6 +22,32 @@ public static class Blocks
 
     /// <summary>A block and all that is inside.</summary>
     public static IEnumerable<Block> WithInner(Block block) => block.Blocks.SelectMany(WithInner).Prepend(block);
+
+    /// <summary>The blocks that differ from their looks. Pages that do not change cost next to nothing.</summary>
+    public static IEnumerable<Block> WithOwnValues(Site site) => Outermost(site).SelectMany(b => Different.GetValue(b, d => [.. WithInner(d).Where(i => i.Own.Count > 0)]));
+
+    /// <summary>How many blocks there are of each part, and on how many pages, by the part's id.</summary>
+    public static IReadOnlyDictionary<string, (int Blocks, int Pages)> CountByPart(Site site)
+    {
+        var counts = new Dictionary<string, (int Blocks, int Pages)>(StringComparer.Ordinal);
+        var frame = new[] { site.Frame.Header, site.Frame.Footer };
+        foreach (var (part, count) in frame.SelectMany(Parts)) counts[part] = (counts.GetValueOrDefault(part).Blocks + count, site.Pages.Length);
+        var inFrame = counts.Keys.ToHashSet(StringComparer.Ordinal);
+        var onPage = new HashSet<string>(StringComparer.Ordinal);
+        foreach (var page in site.Pages)
+        {
+            onPage.Clear();
+            foreach (var (part, count) in page.Sections.SelectMany(Parts))
+            {
+                var (blocks, pages) = counts.GetValueOrDefault(part);
+                counts[part] = (blocks + count, onPage.Add(part) && !inFrame.Contains(part) ? pages + 1 : pages);
+            }
+        }
+        return counts;
+    }
+
+    private static (string Part, int Count)[] Parts(Block block) =>
+        PartCounts.GetValue(block, b => [.. WithInner(b).GroupBy(i => i.Part, StringComparer.Ordinal).Select(g => (g.Key, g.Count()))]);
 
     public static Block? Find(Site site, string id) => All(site).FirstOrDefault(b => b.Id == id);
 

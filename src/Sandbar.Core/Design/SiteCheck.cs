@@ -41,9 +41,6 @@ public static partial class SiteCheck
     [GeneratedRegex("^[a-z][a-z0-9-]{0,80}$")]
     private static partial Regex Slug();
 
-    [GeneratedRegex("^[A-Za-z0-9][A-Za-z0-9-]{0,80}$")]
-    private static partial Regex Id();
-
     [GeneratedRegex(@"^(fonts|pictures)/[A-Za-z0-9][A-Za-z0-9-]*\.(woff2|svg|png|jpg|webp)$")]
     private static partial Regex ShelfPath();
 
@@ -201,7 +198,7 @@ public static partial class SiteCheck
         private IEnumerable<Problem> Blocks(string path, Block block, int depth)
         {
             var here = $"{path}/{block.Id}";
-            if (!Id().IsMatch(block.Id)) yield return new(here, "An id is letters, digits and hyphens.");
+            if (!Names.IsId(block.Id)) yield return new(here, "An id is letters, digits and hyphens.");
             if (++blocks > MostBlocks || depth > Deepest) yield return new(here, $"A site holds at most {MostBlocks} blocks, {Deepest} deep.");
             else if (PartCatalogue.Find(block.Part) is not { } part) yield return new($"{here}/part", $"There is no part “{block.Part}”.");
             else if (site.Looks.Find(block.Look) is not { } look || look.Part != block.Part) yield return new($"{here}/look", $"{block.Name} wears a look that is not there.");
@@ -235,7 +232,7 @@ public static partial class SiteCheck
 
         private static IEnumerable<Problem> Ids<T>(string path, IReadOnlyList<T> list)
             where T : IListed =>
-            list.Where(i => !Id().IsMatch(i.Id)).Select(i => new Problem(path, "An id is letters, digits and hyphens."))
+            list.Where(i => !Names.IsId(i.Id)).Select(i => new Problem(path, "An id is letters, digits and hyphens."))
                 .Concat(list.GroupBy(i => i.Id, StringComparer.Ordinal).Where(g => g.Count() > 1).Select(g => new Problem(path, $"The id {g.Key} is there twice.")));
     }
 }

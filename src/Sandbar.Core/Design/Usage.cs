@@ -57,7 +57,7 @@ public static class Usage
                 if (Refers(value, kind, id)) yield return CellName(look, CellKey.Parse(key));
             }
         }
-        foreach (var block in Blocks.All(site))
+        foreach (var block in Blocks.WithOwnValues(site))
         {
             if (block.Own.Values.Any(v => Refers(v, kind, id))) yield return block.Name;
         }

@@ -11,7 +11,7 @@ public sealed record AddMenuItem(string Menu, string Item, string Label, string 
     public override Outcome Apply(Site site)
     {
         if (site.Menus.Find(Menu) is not { } menu) return MenuEdits.GoneMenu;
-        if (string.IsNullOrWhiteSpace(Item) || menu.Items.Find(Item) is not null) return new Problem("/item", "This item was added already.");
+        if (Names.CheckId(Item, menu.Items.Find(Item) is not null, "/item") is { } badId) return badId;
         return MenuEdits.Check(site, Label, Page) is { } problem ? problem : MenuEdits.Put(site, menu, menu.Items.Add(new(Item, Label.Trim(), Page)));
     }
 

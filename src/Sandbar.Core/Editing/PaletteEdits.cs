@@ -14,7 +14,7 @@ public sealed record AddColor(string Color, string Name, string Css) : Edit
     {
         var colors = site.Palette.Colors;
         if (Names.Check(Name, colors.Select(c => c.Name)) is { } taken) return taken;
-        if (string.IsNullOrWhiteSpace(Color) || colors.Find(Color) is not null) return new Problem("/color", "This colour was added already.");
+        if (Names.CheckId(Color, colors.Find(Color) is not null, "/color") is { } badId) return badId;
         if (PaletteEdits.Unreadable(Css) is { } unreadable) return unreadable;
         var cssName = Lookup.FreeSlug(Name, colors.Select(c => c.CssName));
         return PaletteEdits.With(site, p => p with { Colors = colors.Add(new(Color, Name.Trim(), cssName, Css.Trim())) });

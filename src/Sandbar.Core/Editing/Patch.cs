@@ -26,8 +26,8 @@ public sealed record Patch(int Format, ImmutableArray<Change> Changes)
         return new(CurrentFormat, changes.ToImmutable());
     }
 
-    /// <summary>The patch that takes this one back.</summary>
-    public Patch Inverse() => this with { Changes = [.. Changes.Reverse().Select(c => new Change(c.Path, c.After, c.Before))] };
+    /// <summary>The patch that takes this one back. What comes back into a list is there before the list is put in its old order.</summary>
+    public Patch Inverse() => this with { Changes = [.. Changes.Reverse().Select(c => new Change(c.Path, c.After, c.Before)).OrderBy(c => c.Path.EndsWith("/#", StringComparison.Ordinal))] };
 
     /// <summary>The site with the changes made; branches they do not reach stay the same objects. A change within something that is gone is passed over.</summary>
     /// <exception cref="InvalidDataException">A path leads nowhere: the patch belongs to another site.</exception>

@@ -96,7 +96,7 @@ public sealed record AddTextStyle(string Style, string Name, string Like) : Edit
         var styles = site.Typography.Styles;
         if (styles.Find(Like) is not { } like) return TypeEdits.GoneStyle;
         if (Names.Check(Name, styles.Select(s => s.Name)) is { } taken) return taken;
-        if (string.IsNullOrWhiteSpace(Style) || styles.Find(Style) is not null) return new Problem("/style", "This text style was added already.");
+        if (Names.CheckId(Style, styles.Find(Style) is not null, "/style") is { } badId) return badId;
         var added = like with { Id = Style, Name = Name.Trim(), CssName = Lookup.FreeSlug(Name, styles.Select(s => s.CssName)) };
         return TypeEdits.With(site, t => t with { Styles = styles.Insert(styles.IndexOf(like) + 1, added) });
     }
@@ -159,7 +159,7 @@ public sealed record AddFamily(string Family, string Bundled) : Edit
         var families = site.Typography.Families;
         if (BundledFamilies.Find(Bundled) is not { } bundled) return TypeEdits.NotOnShelf;
         if (families.Any(f => f.Name == bundled.Name)) return new Problem("/bundled", $"{bundled.Name} is part of the site already.");
-        if (string.IsNullOrWhiteSpace(Family) || families.Find(Family) is not null) return new Problem("/family", "This family was added already.");
+        if (Names.CheckId(Family, families.Find(Family) is not null, "/family") is { } badId) return badId;
         return TypeEdits.WithFonts(site, bundled, t => t with { Families = families.Add(bundled.AsFamily(Family, Lookup.FreeSlug(bundled.Name, families.Select(f => f.CssName)))) });
     }
 

@@ -73,20 +73,28 @@ public static class PageChanges
     {
         private static readonly ConditionalWeakTable<Site, Around> Kept = [];
 
+        private static volatile Around? latest;
+
+        private readonly ImmutableArray<Menu> menus = site.Menus;
+        private readonly ImmutableArray<ShelfItem> shelf = site.Shelf;
         private readonly (string, string)[] looks = [.. site.Looks.Select(l => (l.Id, l.CssName))];
         private readonly (string, string)[] pages = [.. site.Pages.Select(p => (p.Id, p.Slug))];
         private readonly (string, string)[] schemes = [.. site.Palette.Schemes.Select(s => (s.Id, s.CssName))];
 
-        public static Around Of(Site site) => Kept.GetValue(site, s => new(s));
+        /// <summary>Edits rarely change any of it: then it is the one from before, and comparing costs nothing however many pages there are.</summary>
+        public static Around Of(Site site) => Kept.GetValue(site, s =>
+        {
+            var fresh = new Around(s);
+            if (latest is { } known && known.Equals(fresh)) return known;
+            return latest = fresh;
+        });
 
         public bool Equals(Around? other) => other is not null && (ReferenceEquals(this, other)
-            || (site.Menus == other.Site.Menus && site.Shelf == other.Site.Shelf && looks.AsSpan().SequenceEqual(other.looks)
+            || (menus == other.menus && shelf == other.shelf && looks.AsSpan().SequenceEqual(other.looks)
                 && pages.AsSpan().SequenceEqual(other.pages) && schemes.AsSpan().SequenceEqual(other.schemes)));
 
         public override bool Equals(object? obj) => Equals(obj as Around);
 
         public override int GetHashCode() => looks.Length;
-
-        private Site Site => site;
     }
 }

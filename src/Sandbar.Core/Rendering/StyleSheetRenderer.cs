@@ -14,9 +14,6 @@ public static partial class StyleSheetRenderer
 {
     private static readonly ConditionalWeakTable<Look, LookRules> Kept = [];
 
-    /// <summary>The blocks with own values in a block, found once for as long as it stays as it is: pages that do not change cost next to nothing.</summary>
-    private static readonly ConditionalWeakTable<Block, Block[]> Different = [];
-
     public static StyleSheet Render(Site site)
     {
         var rules = ImmutableArray.CreateBuilder<Rule>();
@@ -28,7 +25,7 @@ public static partial class StyleSheetRenderer
                 foreach (var look in site.Looks.Where(l => l.Part == part.Id)) rules.AddRange(RulesOf(site, part, look));
             }
         }
-        foreach (var block in Blocks.Outermost(site).SelectMany(b => Different.GetValue(b, DifferentIn))) rules.AddRange(OwnRules(site, block));
+        foreach (var block in Blocks.WithOwnValues(site)) rules.AddRange(OwnRules(site, block));
         return new(site.Name, Fonts(site), [.. Foundations(site, RoleSteps(site, rules)), .. rules], site.Overrides.Site);
     }
 
@@ -44,8 +41,6 @@ public static partial class StyleSheetRenderer
 
     [GeneratedRegex(@"--role-[\w-]+-(?:tint|shade)-\d")]
     private static partial Regex RoleStep();
-
-    private static Block[] DifferentIn(Block block) => [.. Blocks.WithInner(block).Where(b => b.Own.Count > 0)];
 
     private static ImmutableArray<FontFace> Fonts(Site site) =>
     [

@@ -4,6 +4,7 @@ import type { Edit, Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../app/editingContext';
 import { ValueCell } from '../../ledger/ValueCell';
 import { useTriedChoice } from '../useTriedChoice';
+import { Problem } from '../../app/Problem';
 
 type Block = Schemas['BlockView'];
 type Slot = Schemas['SlotView'];
@@ -120,11 +121,7 @@ function Lines({ label, held, edit }: ValueProps) {
           else void make(edit(text)).then(setProblem);
         }}
       />
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem text={problem} />
     </>
   );
 }
@@ -153,11 +150,7 @@ function LinkChoice({ label, held, edit }: ValueProps) {
         popupMatchSelectWidth={240}
         onChange={(to) => void make(edit(to)).then(setProblem)}
       />
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem text={problem} />
     </>
   );
 }

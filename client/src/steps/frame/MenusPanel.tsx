@@ -3,6 +3,7 @@ import { useState, type FormEvent } from 'react';
 import type { Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../app/editingContext';
 import { ValueCell } from '../../ledger/ValueCell';
+import { Problem } from '../../app/Problem';
 
 type Menu = Schemas['MenuView'];
 type Item = Schemas['MenuItemView'];
@@ -142,11 +143,7 @@ function AddItem({ menu }: { menu: Menu }) {
         onChange={setPage}
       />
       <Button htmlType="submit">Add</Button>
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem text={problem} />
     </form>
   );
 }

@@ -1,6 +1,7 @@
 import { Button, Input } from 'antd';
 import { useState, type FormEvent } from 'react';
 import { useActions } from '../../app/editingContext';
+import { Problem } from '../../app/Problem';
 
 /** A new colour by name and value. */
 export function AddColorForm({ onDone }: { onDone: (id: string) => void }) {
@@ -22,11 +23,7 @@ export function AddColorForm({ onDone }: { onDone: (id: string) => void }) {
       <Button type="primary" htmlType="submit">
         Add
       </Button>
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem text={problem} />
     </form>
   );
 }

@@ -87,8 +87,9 @@ const ColorFields = memo(function ColorFields({ color, onRemoved }: { color: Col
           size="small"
           onClick={() => void make({ kind: 'removeColor', color: color.id }).then((wrong) => (wrong === null ? onRemoved() : undefined))}
           disabled={color.uses.length > 0}
+          aria-label={`Remove ${color.name}`}
         >
-          Remove {color.name}
+          Remove
         </Button>
       </Tooltip>
     </>

@@ -7,6 +7,7 @@ import { Shortened } from '../../app/Shortened';
 import { useEditing, useEditingLater } from '../../app/editingContext';
 import { AddColorForm } from './AddColorForm';
 import { ColorEditor } from './ColorEditor';
+import { useSetAddress } from '../../app/address';
 
 const triedColors = (editing: Editing) => editing.trial?.colors;
 
@@ -14,22 +15,12 @@ const triedColors = (editing: Editing) => editing.trial?.colors;
 export function ColorsPanel() {
   const stored = useEditing((e) => e.site.colors);
   const tried = useEditingLater(triedColors);
-  const [params, setParams] = useSearchParams();
+  const [params] = useSearchParams();
+  const setAddress = useSetAddress();
   const colors = stored.map((color) => tried?.find((t) => t.id === color.id) ?? color);
   const adding = params.get('color') === 'new';
   const chosen = adding ? undefined : (colors.find((c) => c.id === params.get('color')) ?? colors[0]);
-  const choose = useCallback(
-    (id: string) =>
-      setParams(
-        (before) => {
-          const next = new URLSearchParams(before);
-          next.set('color', id);
-          return next;
-        },
-        { replace: true },
-      ),
-    [setParams],
-  );
+  const choose = useCallback((id: string) => setAddress({ color: id }), [setAddress]);
   const onRemoved = useCallback(() => choose(''), [choose]);
 
   return (

@@ -4,13 +4,15 @@ import type { Schemas } from '../../api/client';
 import { Shortened } from '../../app/Shortened';
 import { useActions, useEditing } from '../../app/editingContext';
 import { useTriedChoice } from '../useTriedChoice';
+import { useSetAddress } from '../../app/address';
 
 type RoleView = Schemas['RoleView'];
 
 /** Which colour each role has in a scheme, and how it reads on its grounds. */
 export function SchemesPanel() {
   const schemes = useEditing((e) => e.site.schemes);
-  const [params, setParams] = useSearchParams();
+  const [params] = useSearchParams();
+  const setAddress = useSetAddress();
   const { make } = useActions();
   const scheme = schemes.find((s) => s.id === params.get('scheme')) ?? schemes[0];
   if (!scheme) return <p className="empty">This site has no scheme.</p>;
@@ -22,16 +24,7 @@ export function SchemesPanel() {
           size="small"
           value={scheme.id}
           options={schemes.map((s) => ({ value: s.id, label: s.name }))}
-          onChange={(id: string) =>
-            setParams(
-              (before) => {
-                const next = new URLSearchParams(before);
-                next.set('scheme', id);
-                return next;
-              },
-              { replace: true },
-            )
-          }
+          onChange={(id: string) => setAddress({ scheme: id })}
         />
         <span className="turns">
           <span className="quiet">Visitor prefers dark:</span>

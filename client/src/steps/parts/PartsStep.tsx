@@ -4,23 +4,17 @@ import type { PartView } from '../../api/client';
 import { useEditing } from '../../app/editingContext';
 import { ALL_WIDTHS, WIDTH_CHOICES } from '../../ledger/cells';
 import { Ledger } from '../../ledger/Ledger';
+import { useSetAddress } from '../../app/address';
 
 /** A part's looks in the ledger. */
 export function PartsStep() {
   const parts = useEditing((e) => e.site.parts);
-  const [params, setParams] = useSearchParams();
+  const [params] = useSearchParams();
+  const choose = useSetAddress();
   const part = parts.find((p) => p.id === params.get('part')) ?? richest(parts);
   const look = part?.looks.find((l) => l.id === params.get('look')) ?? part?.looks[0];
   const choice = WIDTH_CHOICES.find((c) => c.value === params.get('at')) ?? WIDTH_CHOICES[0];
-  const choose = (change: Record<string, string>) =>
-    setParams(
-      (before) => {
-        const next = new URLSearchParams(before);
-        for (const [name, value] of Object.entries(change)) next.set(name, value);
-        return next;
-      },
-      { replace: true },
-    );
+
   if (!part || !look) return <p className="empty">There is nothing to style yet.</p>;
   return (
     <section className="step-panel" aria-label="Parts">

@@ -4,6 +4,7 @@ import { useState, type FormEvent } from 'react';
 import { answered, api, type RequestFailed } from '../../api/client';
 import { useActions, useEditing } from '../../app/editingContext';
 import { QueryError } from '../../app/QueryError';
+import { Problem } from '../../app/Problem';
 
 /** Named states of the whole site, and what has been done to it. */
 export function SnapshotsStep() {
@@ -112,11 +113,7 @@ function NameState() {
       <Button htmlType="submit" disabled={name.trim() === ''}>
         Keep it
       </Button>
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem text={problem} />
     </form>
   );
 }

@@ -7,6 +7,8 @@ import { Shortened } from '../../app/Shortened';
 import { ValueCell } from '../../ledger/ValueCell';
 import { TextField } from '../TextField';
 import { useFonts } from './fonts';
+import { Problem } from '../../app/Problem';
+import { useSetAddress } from '../../app/address';
 
 type StyleView = Schemas['TextStyleView'];
 type Setting = Schemas['TextStyleSetting'];
@@ -27,18 +29,11 @@ const LISTED: readonly Setting[] = ['family', 'size', 'weight', 'lineHeight'];
 /** The text styles; the chosen one can be changed. */
 export function StylesPanel() {
   const type = useEditing((e) => e.site.type);
-  const [params, setParams] = useSearchParams();
+  const [params] = useSearchParams();
+  const setAddress = useSetAddress();
   useFonts(type.families);
   const chosen = type.styles.find((s) => s.id === params.get('style')) ?? type.styles[0];
-  const choose = (id: string) =>
-    setParams(
-      (before) => {
-        const next = new URLSearchParams(before);
-        next.set('style', id);
-        return next;
-      },
-      { replace: true },
-    );
+  const choose = (id: string) => setAddress({ style: id });
   return (
     <>
       <table className="values text-styles" aria-label="Text styles">
@@ -131,15 +126,12 @@ function StyleEditor({ style, words, onChosen }: { style: StyleView; words: stri
           size="small"
           disabled={style.isPageText || style.uses.length > 0}
           onClick={() => void make({ kind: 'removeTextStyle', style: style.id }).then(setProblem)}
+          aria-label={`Remove ${style.name}`}
         >
-          Remove {style.name}
+          Remove
         </Button>
       </div>
-      {problem && (
-        <p className="problem" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem text={problem} />
     </section>
   );
 }

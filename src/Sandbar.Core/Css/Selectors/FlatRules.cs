@@ -60,18 +60,20 @@ public static class FlatRules
 
     private static string Resolved(string source, ComplexSelector selector, string? around, bool keepStates)
     {
-        var replaced = new List<(int Start, int End, string Text)>();
-        foreach (var compound in selector.Compounds)
-        {
-            foreach (var part in compound.Parts)
-            {
-                if (part is NestingSelector && around is not null) replaced.Add((part.Start, part.End, around));
-                else if (!keepStates && IsPassing(part)) replaced.Add((part.Start, part.End, compound.Parts.All(IsPassing) && part == compound.Parts[0] ? "*" : ""));
-            }
-        }
+        var dropped = selector.Compounds.SelectMany(c => c.Parts.Where(p => !keepStates && IsPassing(p))
+            .Select(p => (p.Start, p.End, Text: p == c.Parts[0] && c.Parts.All(IsPassing) ? "*" : ""))).ToList();
+        var marks = Marks(selector).Where(m => !dropped.Any(d => d.Start <= m.Start && m.End <= d.End)).Select(m => (m.Start, m.End, Text: around ?? "&"));
         var text = source[selector.Start..selector.End];
-        foreach (var (start, end, by) in replaced.OrderByDescending(r => r.Start)) text = text[..(start - selector.Start)] + by + text[(end - selector.Start)..];
-        if (around is null) return text;
-        return selector.Leading is null && selector.Compounds.SelectMany(c => c.Parts).Any(p => p is NestingSelector) ? text : $"{around} {text}";
+        foreach (var (start, end, by) in dropped.Concat(marks).OrderByDescending(r => r.Start)) text = text[..(start - selector.Start)] + by + text[(end - selector.Start)..];
+        return around is null || (selector.Leading is null && Marks(selector).Any()) ? text : $"{around} {text}";
     }
+
+    /// <summary>Every <c>&amp;</c> of a selector, those between brackets too.</summary>
+    private static IEnumerable<NestingSelector> Marks(ComplexSelector selector) => selector.Compounds.SelectMany(c => c.Parts).SelectMany(part => part switch
+    {
+        NestingSelector mark => [mark],
+        PseudoClassSelector pseudo => pseudo.Arguments.SelectMany(Marks),
+        PseudoElementSelector pseudo => pseudo.Arguments.SelectMany(Marks),
+        _ => Enumerable.Empty<NestingSelector>(),
+    });
 }

@@ -1,0 +1,106 @@
+using System.Text.Json;
+using CsCheck;
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Css;
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Interchange;
+using Sandbar.Core.Rendering;
+using Sandbar.Core.Typography;
+
+namespace Sandbar.Core.Tests.Editing;
+
+/// <summary>Whatever is done to a site, and in whatever order: edits of every kind, by chance.</summary>
+public class RandomEditTests
+{
+    private static readonly Gen<Edit> Edits = Gen.OneOf(
+        Gen.Select(Among([.. Demo.Site.Palette.Colors.Select(c => c.Id)]), Gen.Int[0, 0xFFFFFF], (id, rgb) => (Edit)new SetColor(id, $"#{rgb:x6}")),
+        Gen.Select(Among("Moss", "leaf", "Old husk", ""), Gen.Int[0, 3], (name, n) => n == 0 ? (Edit)new AddColor($"c-{name}", name, "olive") : new RenameColor("husk", name)),
+        Gen.Select(Among("day", "dusk"), Among([.. Demo.Site.Palette.Roles.Select(r => r.Id)]), Among("beet", "leaf", "husk"), Gen.Int[-6, 7], (scheme, role, color, step) => (Edit)new SetRole(scheme, role, new(color, step, null))),
+        Gen.Select(Among("day", "dusk"), Among("text", "action"), Among("ground", "text", "action-text"), (scheme, role, on) => (Edit)new SetRole(scheme, role, new(null, 0, on))),
+        Gen.Select(Cells(), Gen.Int[0, 5], (cell, n) => n == 0 ? (Edit)(cell with { Text = null }) : cell),
+        Gen.Select(Gen.Enum<ScaleSetting>(), Gen.Double[-1, 1500], (setting, number) => (Edit)new SetScale(setting, $"{number:0.##}")),
+        Gen.Select(Among([.. Demo.Site.Typography.Styles.Select(s => s.Id)]), Gen.Enum<TextStyleSetting>(), Gen.Int[0, 20], (style, setting, n) =>
+            (Edit)new SetTextStyle(style, setting, TextStyleSettings.Names(Demo.Site, Demo.Site.Typography.Styles.Get(style), setting).ElementAtOrDefault(n) ?? "none of these")),
+        Among([.. BundledFamilies.All]).Select(f => (Edit)new SetFamily("fraunces", f.Id)),
+        Among([.. BundledFamilies.All]).Select(f => (Edit)new AddFamily($"f-{f.Id}", f.Id)),
+        Among([.. BundledFamilies.All]).Select(f => (Edit)new RemoveFamily($"f-{f.Id}")),
+        Gen.Select(Among([.. Blocks.All(Demo.Site)]), Gen.Int[0, 5], Among("", "home", "Words *of* a [kind](home)", "no", "- a\n  - b", "beet"), (block, slot, text) =>
+            (Edit)new SetContent(block.Id, PartCatalogue.Get(block.Part).Slots.Select(s => s.Id).ElementAtOrDefault(slot) ?? "none", text)),
+        Gen.Select(Among([.. Blocks.All(Demo.Site)]), Among([.. Demo.Site.Looks]), (block, look) => (Edit)new SetBlockLook(block.Id, look.Id)),
+        Gen.Select(Among([.. Blocks.All(Demo.Site)]), Among<string?>(null, "day", "dusk"), (block, scheme) => (Edit)new SetBlockScheme(block.Id, scheme)),
+        Gen.Select(Among([.. Demo.Site.Menus[0].Items]), Gen.Int[0, 6], (item, to) => to == 6 ? (Edit)new RemoveMenuItem("main", item.Id) : new MoveMenuItem("main", item.Id, to)),
+        Among("", "a { color: var(--color-husk) }", ".x:hover { top: 0", "@media print { a { color: red } }").Select(css => (Edit)new SetOverrides(css)));
+
+    [Fact]
+    public void Every_patch_leads_there_and_back_and_every_site_on_the_way_holds_together() => Edits.Array[1, 25].Sample(edits =>
+    {
+        var site = Demo.Site;
+        foreach (var edit in edits)
+        {
+            Assert.NotEmpty(edit.Describe(site));
+            var outcome = edit.Apply(site);
+            Assert.True(outcome.Site is null == outcome.Problems.Count > 0);
+            if (outcome.Site is not { } after)
+            {
+                Assert.All(outcome.Problems, p => Assert.True(p.Path.StartsWith('/') && p.Message.EndsWith('.'), $"{edit}: {p}"));
+                continue;
+            }
+            var patch = Patch.Between(site, after);
+            Assert.Equal(Json(after), Json(patch.Apply(site)));
+            Assert.Equal(Json(site), Json(patch.Inverse().Apply(after)));
+            Assert.True(!SiteCheck.Problems(after).Any(), $"{edit}: {string.Join("; ", SiteCheck.Problems(after))}");
+            site = after;
+        }
+        Assert.Equal(Json(site), Json(SiteFile.Read(SiteFile.Write(site))));
+    }, iter: 60);
+
+    [Fact]
+    public void Whatever_is_kept_from_before_the_sheet_is_the_one_a_fresh_start_gives() => Edits.Array[1, 12].Sample(edits =>
+    {
+        var site = Demo.Site;
+        foreach (var edit in edits)
+        {
+            site = edit.Apply(site).Site ?? site;
+            _ = StyleSheetRenderer.Render(site);
+        }
+        // Read anew, nothing is known by reference.
+        var fresh = JsonSerializer.Deserialize<Site>(Json(site), SiteJson.Options)!;
+        Assert.Equal(SiteRelease.StyleSheet(fresh), SiteRelease.StyleSheet(site));
+        foreach (var page in site.Pages) Assert.Equal(PageChanges.Mark(fresh, fresh.Pages.Get(page.Id)), PageChanges.Mark(site, page));
+        var generated = StyleSheetText.Generated(StyleSheetRenderer.Render(site), SheetUse.Release, i => i.File);
+        Assert.Empty(Parser.ParseStyleSheet(generated).Errors);
+        Assert.Empty(StyleSheetText.Problems(generated));
+    }, iter: 40);
+
+    [Fact]
+    public void Changed_blocks_are_all_that_tells_one_page_from_another() => Gen.Select(Edits.Array[1, 6], Among([.. Demo.Site.Pages])).Sample((edits, page) =>
+    {
+        var anywhere = new Surroundings(p => p.Slug, i => i.Hash, "", MarkBlocks: true);
+        var after = edits.Aggregate(Demo.Site, (site, edit) => edit.Apply(site).Site ?? site);
+        var changed = PageChanges.Between(Demo.Site, after, [page.Id], anywhere).Select(c => c.Block).ToHashSet();
+        foreach (var block in page.Sections.Prepend(Demo.Site.Frame.Header).Append(Demo.Site.Frame.Footer))
+        {
+            var now = Blocks.Find(after, block.Id)!;
+            var isSame = PageWriter.Write(Demo.Site, page, block, anywhere) == PageWriter.Write(after, after.Pages.Get(page.Id), now, anywhere);
+            Assert.Equal(!isSame, changed.Contains(block.Id));
+        }
+        Assert.Equal(changed.Count == 0, PageChanges.Mark(Demo.Site, page) == PageChanges.Mark(after, after.Pages.Get(page.Id)));
+    }, iter: 60);
+
+    private static Gen<SetCell> Cells()
+    {
+        var cells = from look in Demo.Site.Looks
+                    let part = PartCatalogue.Get(look.Part)
+                    from property in part.Properties
+                    from state in part.States
+                    from value in Demo.Values(property)
+                    select new SetCell(look.Id, property.Id, state, null, null, value);
+        var widths = new (int?, int?)[] { (null, null), (null, null), (null, 600), (600, 820), (820, null), (0, 700) };
+        return Gen.Select(Among([.. cells]), Among(widths), (cell, at) => cell with { From = at.Item1, Below = at.Item2 });
+    }
+
+    private static Gen<T> Among<T>(params T[] all) => Gen.Int[0, all.Length - 1].Select(i => all[i]);
+
+    private static string Json(Site site) => JsonSerializer.Serialize(site, SiteJson.Options);
+}
