@@ -141,6 +141,30 @@ public sealed class CourseTests : IAsyncLifetime
         string Alert() => string.Concat(Browser.Driver.FindElements(By.CssSelector("[role=alert]")).Select(a => a.Text));
     }
 
+    /// <summary>What is stored comes back while more is being typed: it is older, and takes nothing of it away.</summary>
+    [Fact]
+    public async Task Typing_goes_on_while_what_was_typed_is_being_stored()
+    {
+        Browser.Open(workplace.At("/sites/pellwyn/overrides"));
+        Browser.Driver.FindElement(By.CssSelector(".cm-content")).Click();
+        new Actions(Browser.Driver).KeyDown(Keys.Control).SendKeys("a").KeyUp(Keys.Control).Perform();
+        Browser.Press(Keys.Delete);
+        for (var i = 0; i < 12; i++)
+        {
+            Browser.Press($".a{i} top");
+            Browser.PressWithControl("s");
+        }
+        Browser.Settle();
+        Browser.Until(() => Browser.Driver.FindElement(By.CssSelector(".save-state")).Text.StartsWith("All changes saved", StringComparison.Ordinal), "the last of it to be stored");
+        var expected = string.Concat(Enumerable.Range(0, 12).Select(i => $".a{i} top"));
+        Assert.Equal(expected, Browser.Run<string>("return document.querySelector('.cm-content').textContent"));
+        Assert.Equal(expected, (await workplace.Server.SiteAsync())["overrides"]!["css"]!.GetValue<string>());
+
+        // What another window writes, or undo brings back, is shown once nothing waits.
+        Browser.Starting("button", "Undo").Click();
+        Browser.Until(() => Browser.Run<string>("return document.querySelector('.cm-content').textContent") != expected, "undo in the editor");
+    }
+
     [Fact]
     public void The_ledger_can_be_worked_by_key()
     {

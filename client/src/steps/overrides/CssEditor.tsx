@@ -11,6 +11,8 @@ import type { CssProblem } from '../../api/client';
 
 interface Props {
   css: string;
+  /** Whether something was typed that is not stored yet: until it is, what is stored is older than what stands here. */
+  isAhead: boolean;
   problems: readonly CssProblem[];
   /** What is said of lines that are right in themselves. */
   notes: readonly CssProblem[];
@@ -44,7 +46,7 @@ const look = EditorView.theme({
 });
 
 /** A real CSS editor: highlighting, completion with the site's own tokens, and the core's diagnostics at their place. */
-export function CssEditor({ css: text, problems, notes, tokens, onType, onLeave }: Props) {
+export function CssEditor({ css: text, isAhead, problems, notes, tokens, onType, onLeave }: Props) {
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
   const handlers = useRef({ onType, onLeave, tokens });
@@ -97,9 +99,9 @@ export function CssEditor({ css: text, problems, notes, tokens, onType, onLeave 
   // What is stored changes under the editor by undo and redo; typing is already in it.
   useEffect(() => {
     const editor = view.current;
-    if (!editor || editor.state.doc.toString() === text) return;
+    if (!editor || isAhead || editor.state.doc.toString() === text) return;
     editor.dispatch({ changes: { from: 0, to: editor.state.doc.length, insert: text }, annotations: fromOutside.of(true) });
-  }, [text]);
+  }, [text, isAhead]);
 
   useEffect(() => {
     const editor = view.current;

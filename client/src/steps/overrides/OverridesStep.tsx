@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { answered, api, type CssProblem } from '../../api/client';
 import { newGesture } from '../../api/window';
 import { useActions, useEditing } from '../../app/editingContext';
@@ -16,6 +16,7 @@ export default function OverridesStep() {
   const tokens = useTokens();
   const timer = useRef(0);
   const waiting = useRef<string | null>(null);
+  const [isAhead, setAhead] = useState(false);
   const gesture = useRef({ id: newGesture(), line: -1 });
   const problems = triedProblems ?? storedProblems;
   const notes = useSilenced(stored, triedProblems !== null && triedProblems !== undefined);
@@ -25,7 +26,8 @@ export default function OverridesStep() {
     if (waiting.current === null) return;
     const css = waiting.current;
     waiting.current = null;
-    void make({ kind: 'setOverrides', css }, gesture.current.id);
+    // What could not be stored stays in the editor, to be stored with what is typed next.
+    void make({ kind: 'setOverrides', css }, gesture.current.id).then((wrong) => setAhead(waiting.current !== null || wrong !== null));
   }, [make]);
 
   // What was typed is stored when the step is left, too.
@@ -38,6 +40,7 @@ export default function OverridesStep() {
       gesture.current = { id: newGesture(), line };
     }
     waiting.current = css;
+    setAhead(true);
     attempt({ kind: 'setOverrides', css });
     window.clearTimeout(timer.current);
     timer.current = window.setTimeout(store, PAUSE);
@@ -49,7 +52,7 @@ export default function OverridesStep() {
         <h1>Overrides</h1>
         <span className="quiet">whole site · wins over every look without !important</span>
       </div>
-      <CssEditor css={stored} problems={problems} notes={notes} tokens={tokens} onType={onType} onLeave={store} />
+      <CssEditor css={stored} isAhead={isAhead} problems={problems} notes={notes} tokens={tokens} onType={onType} onLeave={store} />
       <div className="css-problems" role="status" aria-label="What to look at">
         <div className="subhead">
           <strong>

@@ -1,6 +1,7 @@
 import type { Schemas } from '../../api/client';
 import { useEditing } from '../../app/editingContext';
 import { ValueCell } from '../../ledger/ValueCell';
+import { useFonts } from './fonts';
 
 type Setting = Schemas['ScaleSetting'];
 
@@ -21,7 +22,9 @@ const ROWS: { name: string; unit: string; narrow: Setting; wide: Setting; of: 'w
 /** The sizes there are: by base and ratio at two widths, fluid between them. */
 export function ScalePanel() {
   const scale = useEditing((e) => e.site.type.scale);
+  const families = useEditing((e) => e.site.type.families);
   const family = useEditing((e) => e.site.type.styles[0]?.css.fontFamily);
+  useFonts(families);
   return (
     <>
       <table className="values" aria-label="Scale">
@@ -53,7 +56,10 @@ export function ScalePanel() {
           ))}
         </tbody>
       </table>
-      <p className="subhead quiet">Between the two widths sizes grow evenly; outside they stand still. Drag a number to change it.</p>
+      <div className="subhead">
+        <strong>Sizes</strong>
+        <span className="quiet">fluid between the two widths, still outside</span>
+      </div>
       <table className="values sizes" aria-label="Sizes">
         <thead>
           <tr>
