@@ -6,7 +6,9 @@ namespace Sandbar.Core.Design;
 /// <summary>Finding and replacing blocks, wherever they stand.</summary>
 public static class Blocks
 {
-    // What is found in a block is kept for as long as the block stays as it is.
+    // What is found in a site or a block is kept for as long as it stays as it is.
+    private static readonly ConditionalWeakTable<Site, Block[]> DifferentOnSite = [];
+
     private static readonly ConditionalWeakTable<Block, Block[]> Different = [];
 
     private static readonly ConditionalWeakTable<Block, (string Part, int Count)[]> PartCounts = [];
@@ -24,7 +26,8 @@ public static class Blocks
     public static IEnumerable<Block> WithInner(Block block) => block.Blocks.SelectMany(WithInner).Prepend(block);
 
     /// <summary>The blocks that differ from their looks. Pages that do not change cost next to nothing.</summary>
-    public static IEnumerable<Block> WithOwnValues(Site site) => Outermost(site).SelectMany(b => Different.GetValue(b, d => [.. WithInner(d).Where(i => i.Own.Count > 0)]));
+    public static IEnumerable<Block> WithOwnValues(Site site) =>
+        DifferentOnSite.GetValue(site, s => [.. Outermost(s).SelectMany(b => Different.GetValue(b, d => [.. WithInner(d).Where(i => i.Own.Count > 0)]))]);
 
     /// <summary>How many blocks there are of each part, and on how many pages, by the part's id.</summary>
     public static IReadOnlyDictionary<string, (int Blocks, int Pages)> CountByPart(Site site)
