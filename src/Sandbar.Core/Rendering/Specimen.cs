@@ -20,8 +20,8 @@ public static class Specimen
               .specimen { padding: 2rem clamp(1rem, 4vw, 3rem) 4rem; }
               .specimen-part { padding-block: 1.5rem; border-top: 1px solid var(--role-line); }
               .specimen-states { display: flex; flex-wrap: wrap; align-items: flex-start; gap: 1rem 2rem; margin-block-start: 0.75rem; }
-              .specimen-state { flex: 0 1 auto; min-width: 0; max-width: 100%; }
-              .specimen-state.wide { flex: 1 0 100%; }
+              .specimen-state { flex: 0 1 auto; min-width: 0; max-width: min(100%, 28rem); }
+              .specimen-state.wide { flex: 1 0 100%; max-width: none; }
               .specimen-caption { margin: 0 0 0.4rem; color: var(--role-quiet-text); font: 500 12px/1.4 system-ui, sans-serif; }
               .specimen-name { color: inherit; font-weight: 700; }
               .specimen-text { margin: 0.4rem 0; }
@@ -92,7 +92,7 @@ public static class Specimen
     private static void InState(PageWriter writer, SpecimenBlock block)
     {
         var html = writer.Html;
-        html.Element("div", [("class", block.Part.HoldsBlocks ? "specimen-state wide" : "specimen-state"), ("data-part", block.Part.Id), ("data-state", block.State.ToString().ToLowerInvariant())], () =>
+        html.Element("div", [("class", block.Part.Inside.Length > 0 ? "specimen-state wide" : "specimen-state"), ("data-part", block.Part.Id), ("data-state", block.State.ToString().ToLowerInvariant())], () =>
         {
             if (block.Part.States.Length > 1) Caption(html, block.State.ToString());
             writer.Write(block.Block);
