@@ -99,6 +99,17 @@ public sealed class TypeAndFrameTests : IAsyncLifetime
     }
 
     [Fact]
+    public void The_footer_comes_into_sight_and_another_step_does_not_keep_it()
+    {
+        Browser.Open(workplace.At("/sites/pellwyn/frame?view=footer"));
+        Browser.Until(() => Browser.OnStage("stage.querySelector('.site-footer').getBoundingClientRect().top < stage.defaultView.innerHeight") == "true", "the footer");
+        Assert.Empty(Browser.Driver.FindElements(By.CssSelector(".selection-outline")));
+        Browser.Named("a", "Parts").Click();
+        Browser.Settle();
+        Assert.DoesNotContain("reveal", Browser.Driver.Url, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public async Task A_menu_is_put_in_order_and_added_to()
     {
         Browser.Open(workplace.At("/sites/pellwyn/frame?view=menus"));

@@ -28,6 +28,8 @@ export const theme: ThemeConfig = {
     colorSuccessBg: '#eef5ee',
     colorWarning: '#8a5300',
     colorWarningBg: '#fbf4e6',
+    controlItemBgActive: '#e3eeee',
+    controlItemBgActiveHover: '#d5e5e5',
   },
   components: {
     Segmented: { itemSelectedBg: '#20282b', itemSelectedColor: '#ffffff', trackBg: '#ffffff', trackPadding: 0, itemColor: '#20282b' },

@@ -26,7 +26,7 @@ export function Frame({ page, name, viewport, scale, leads, onSelect }: Props) {
   const slug = useEditing((e) => e.site.slug);
   const store = useEditingStore();
   const parts = useEditing((e) => e.site.parts);
-  const [{ show, prefers, selected }] = useStageView();
+  const [{ show, prefers, selected, reveal }] = useStageView();
   const frame = useRef<HTMLIFrameElement>(null);
   const [loaded, setLoaded] = useState<{ document: Document; sheets: FrameSheet; content: FrameContent } | null>(null);
   // Counts the times elements were replaced: what was done to them has to be done again.
@@ -110,11 +110,12 @@ export function Frame({ page, name, viewport, scale, leads, onSelect }: Props) {
     setLoaded({ document, sheets, content: new FrameContent(document, () => setContents((n) => n + 1)) });
   };
 
-  // What is selected elsewhere than on the stage comes into sight.
+  // What is chosen elsewhere than on the stage comes into sight.
   useEffect(() => {
-    if (!loaded || !selected || clicked?.closest('[data-block]')?.getAttribute('data-block') === selected) return;
-    loaded.document.querySelector(`[data-block="${CSS.escape(selected)}"]`)?.scrollIntoView({ block: 'nearest' });
-  }, [loaded, selected, clicked]);
+    const wanted = reveal ?? selected;
+    if (!loaded || !wanted || clicked?.closest('[data-block]')?.getAttribute('data-block') === wanted) return;
+    loaded.document.querySelector(`[data-block="${CSS.escape(wanted)}"]`)?.scrollIntoView({ block: 'nearest' });
+  }, [loaded, selected, reveal, clicked]);
 
   const block = clicked?.closest('[data-block]')?.getAttribute('data-block');
   const element =

@@ -41,6 +41,8 @@ export interface StageView {
   whole: boolean;
   /** Id of the block selected on stage. */
   selected: string | null;
+  /** Id of a block that is brought into sight without being selected; it does not go along to another step. */
+  reveal: string | null;
 }
 
 /** The names under which the view stands in the address: they go along from step to step. */
@@ -60,6 +62,7 @@ export function readView(params: URLSearchParams): StageView {
     vision: among(VISIONS, params.get('vision'), 'full'),
     whole: params.get('whole') === 'yes',
     selected: params.get('selected'),
+    reveal: params.get('reveal'),
   };
 }
 
@@ -80,6 +83,7 @@ export function writeView(before: URLSearchParams, change: Partial<StageView>): 
   put('vision', change.vision, 'full');
   put('whole', change.whole === undefined ? undefined : change.whole ? 'yes' : 'no', 'no');
   put('selected', change.selected, '');
+  put('reveal', change.reveal, '');
   return next;
 }
 

@@ -42,7 +42,7 @@ function FramePart({ block }: { block: Schemas['BlockView'] }) {
   const part = useEditing((e) => e.site.parts.find((p) => p.id === block.part));
   const look = part?.looks.find((l) => l.id === block.look);
   const [, setParams] = useSearchParams();
-  useEffect(() => setParams((before) => writeView(before, { selected: block.id }), { replace: true }), [block.id, setParams]);
+  useEffect(() => setParams((before) => writeView(before, { reveal: block.id }), { replace: true }), [block.id, setParams]);
   return (
     <>
       <div className="subhead">
