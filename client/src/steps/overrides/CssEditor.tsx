@@ -6,13 +6,15 @@ import { lintGutter, setDiagnostics } from '@codemirror/lint';
 import { Annotation, EditorState, type Extension } from '@codemirror/state';
 import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, type RefObject } from 'react';
 import type { CssProblem } from '../../api/client';
 
 interface Props {
   css: string;
   /** Whether something was typed that is not stored yet: until it is, what is stored is older than what stands here. */
   isAhead: boolean;
+  /** The same at this very moment: a key may have been pressed since the last drawing. */
+  aheadNow: RefObject<boolean>;
   problems: readonly CssProblem[];
   /** What is said of lines that are right in themselves. */
   notes: readonly CssProblem[];
@@ -46,7 +48,7 @@ const look = EditorView.theme({
 });
 
 /** A real CSS editor: highlighting, completion with the site's own tokens, and the core's diagnostics at their place. */
-export function CssEditor({ css: text, isAhead, problems, notes, tokens, onType, onLeave }: Props) {
+export function CssEditor({ css: text, isAhead, aheadNow, problems, notes, tokens, onType, onLeave }: Props) {
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
   const handlers = useRef({ onType, onLeave, tokens });
@@ -99,9 +101,9 @@ export function CssEditor({ css: text, isAhead, problems, notes, tokens, onType,
   // What is stored changes under the editor by undo and redo; typing is already in it.
   useEffect(() => {
     const editor = view.current;
-    if (!editor || isAhead || editor.state.doc.toString() === text) return;
+    if (!editor || aheadNow.current || editor.state.doc.toString() === text) return;
     editor.dispatch({ changes: { from: 0, to: editor.state.doc.length, insert: text }, annotations: fromOutside.of(true) });
-  }, [text, isAhead]);
+  }, [text, isAhead, aheadNow]);
 
   useEffect(() => {
     const editor = view.current;

@@ -16,7 +16,12 @@ export default function OverridesStep() {
   const tokens = useTokens();
   const timer = useRef(0);
   const waiting = useRef<string | null>(null);
-  const [isAhead, setAhead] = useState(false);
+  const [isAhead, setIsAhead] = useState(false);
+  const aheadNow = useRef(false);
+  const setAhead = useCallback((ahead: boolean) => {
+    aheadNow.current = ahead;
+    setIsAhead(ahead);
+  }, []);
   const gesture = useRef({ id: newGesture(), line: -1 });
   const problems = triedProblems ?? storedProblems;
   const notes = useSilenced(stored, triedProblems !== null && triedProblems !== undefined);
@@ -28,7 +33,7 @@ export default function OverridesStep() {
     waiting.current = null;
     // What could not be stored stays in the editor, to be stored with what is typed next.
     void make({ kind: 'setOverrides', css }, gesture.current.id).then((wrong) => setAhead(waiting.current !== null || wrong !== null));
-  }, [make]);
+  }, [make, setAhead]);
 
   // What was typed is stored when the step is left, too.
   useEffect(() => store, [store]);
@@ -52,7 +57,16 @@ export default function OverridesStep() {
         <h1>Overrides</h1>
         <span className="quiet">whole site · wins over every look without !important</span>
       </div>
-      <CssEditor css={stored} isAhead={isAhead} problems={problems} notes={notes} tokens={tokens} onType={onType} onLeave={store} />
+      <CssEditor
+        css={stored}
+        isAhead={isAhead}
+        aheadNow={aheadNow}
+        problems={problems}
+        notes={notes}
+        tokens={tokens}
+        onType={onType}
+        onLeave={store}
+      />
       <div className="css-problems" role="status" aria-label="What to look at">
         <div className="subhead">
           <strong>

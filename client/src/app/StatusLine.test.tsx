@@ -1,0 +1,53 @@
+import { cleanup, render, screen } from '@testing-library/react';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { create } from 'zustand';
+import type { Schemas, SiteView } from '../api/client';
+import type { Editing } from '../api/editing';
+import { EditingContext } from './editingContext';
+import { StatusLine } from './StatusLine';
+
+let pairs: Partial<Schemas['PairsView']> | undefined;
+let reach: Schemas['Reach'] | undefined;
+
+vi.mock('../api/figures', () => ({ usePairs: () => ({ data: pairs }), useReach: () => reach }));
+
+const show = (last: string | null) => {
+  const site = { history: { undo: null, redo: null, last }, figures: { stylesheetBytes: 26149 } } as unknown as SiteView;
+  render(
+    <EditingContext value={create<Editing>(() => ({ site }) as unknown as Editing)}>
+      <StatusLine />
+    </EditingContext>,
+  );
+  return screen.getByRole('contentinfo').textContent;
+};
+const lowest = (ratio: number, passes: boolean) => ({ ratio, passes, target: 4.5, where: 'Button' }) as Schemas['PairInUseView'];
+
+beforeEach(() => {
+  pairs = undefined;
+  reach = undefined;
+});
+
+afterEach(cleanup);
+
+test('nothing is said of what is not computed yet', () => {
+  expect(show(null)).toBe('No edits yetStylesheet 26.1 kB');
+});
+
+test('the lowest contrast says whether it is enough, and that overrides are not counted', () => {
+  pairs = { lowest: lowest(3.89, false), overridesNotCounted: true };
+  expect(show(null)).toContain('Lowest text contrast 3.89 : 1 needs 4.5 · overrides not counted');
+  cleanup();
+  pairs = { lowest: lowest(5.2, true), overridesNotCounted: false };
+  expect(show(null)).toContain('Lowest text contrast 5.20 : 1 meets AA');
+});
+
+test('the last edit says how far it reaches', () => {
+  reach = { pages: 6, elements: 31 };
+  expect(show('beet → teal')).toContain('Last edit beet → teal reaches 6 pages, 31 elements');
+  cleanup();
+  reach = { pages: 1, elements: 1 };
+  expect(show('beet → teal')).toContain('reaches 1 page, 1 element');
+  cleanup();
+  reach = { pages: 0, elements: 0 };
+  expect(show('moss added')).toContain('reaches nothing on the pages');
+});
