@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using Microsoft.AspNetCore.SignalR;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Rendering;
+using Sandbar.Core.Typography;
 using Sandbar.Store;
 
 namespace Sandbar.Server;
@@ -141,6 +142,8 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         var stored = head.Stored;
         var line = new JournalLine(
             stored.Version + 1, clock.GetUtcNow(), edit.Describe(stored.Site), source.Gesture, source.Window, undoes, edit is TakeBack { Again: true });
+        // The files of a family that is taken from the shelf are the site's from now on, whatever a later program brings.
+        if (changed.Shelf != stored.Site.Shelf) await store.KeepAsync(changed.Shelf.Except(stored.Site.Shelf).Select(i => BundledFamilies.Asset(i.Hash)).OfType<Core.Design.Asset>(), cancel);
         await store.AppendAsync(changed, new(line, edit, patch), cancel);
         return new EditResult.Made(new(new(changed, line.Version, stored.Journal.Add(line)), StyleSheetRenderer.Render(changed)));
     }

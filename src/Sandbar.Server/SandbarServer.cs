@@ -6,7 +6,6 @@ using Microsoft.AspNetCore.Routing.Constraints;
 using Microsoft.Extensions.FileProviders;
 using Sandbar.Core.Design;
 using Sandbar.Core.Samples.Pellwyn;
-using Sandbar.Core.Typography;
 using Sandbar.Store;
 
 namespace Sandbar.Server;
@@ -66,12 +65,11 @@ public static class SandbarServer
         await app.RunAsync();
     }
 
-    /// <summary>Brings the store up to date, with the files of the bundled families, and puts the demo site into an empty one.</summary>
+    /// <summary>Brings the store up to date and puts the demo site into an empty one.</summary>
     public static async Task PrepareAsync(WebApplication app)
     {
         var store = app.Services.GetRequiredService<SiteStore>();
         await store.MigrateAsync();
-        await store.KeepAsync(BundledFamilies.All.SelectMany(f => f.Assets));
         if ((await store.SlugsAsync()).Count == 0) await store.AddAsync(PellwynSample.Create(), app.Services.GetRequiredService<TimeProvider>().GetUtcNow());
     }
 

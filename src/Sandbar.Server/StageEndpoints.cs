@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Sandbar.Core.Design;
 using Sandbar.Core.Rendering;
+using Sandbar.Core.Typography;
 using Sandbar.Store;
 
 namespace Sandbar.Server;
@@ -26,7 +27,8 @@ internal static class StageEndpoints
 
         app.MapGet("/assets/{hash}", async Task<Results<FileContentHttpResult, NotFound>> (string hash, SiteStore store, HttpResponse response, CancellationToken cancel) =>
         {
-            if (await store.AssetAsync(hash, cancel) is not { } asset) return TypedResults.NotFound();
+            // A family that no site has taken yet can be looked at too.
+            if ((await store.AssetAsync(hash, cancel) ?? BundledFamilies.Asset(hash)) is not { } asset) return TypedResults.NotFound();
             response.Headers.ContentSecurityPolicy = Guard.AssetPolicy;
             response.Headers.CacheControl = "public, max-age=31536000, immutable";
             return TypedResults.File(asset.Bytes, asset.MediaType);

@@ -165,10 +165,10 @@ public sealed class SiteStore
         }
     }
 
-    public async Task<AssetRow?> AssetAsync(string hash, CancellationToken cancel = default)
+    public async Task<Asset?> AssetAsync(string hash, CancellationToken cancel = default)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
-        return await db.Assets.AsNoTracking().FirstOrDefaultAsync(a => a.Hash == hash, cancel);
+        return await db.Assets.AsNoTracking().FirstOrDefaultAsync(a => a.Hash == hash, cancel) is { } row ? new(row.Hash, row.MediaType, row.Bytes) : null;
     }
 
     private static async Task KeepAsync(SandbarDb db, IEnumerable<Asset> assets, CancellationToken cancel)

@@ -43,6 +43,17 @@ public sealed class NewSiteEndpointTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task A_family_taken_from_the_shelf_is_kept_with_the_site_and_released()
+    {
+        await server.EditAsync(0, new { kind = "setFamily", family = "fraunces", bundled = "lora" }).OkAsync();
+        using var zip = new System.IO.Compression.ZipArchive(new MemoryStream(await server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/pages.zip", Cancel)));
+        Assert.True(zip.GetEntry("fonts/lora-latin-wght-normal.woff2")!.Length > 10_000);
+        Assert.Null(zip.GetEntry("fonts/fraunces-latin-wght-normal.woff2"));
+        var shelf = Sandbar.Core.Typography.BundledFamilies.Find("lora")!;
+        Assert.NotNull(await new Sandbar.Store.SiteStore(server.Store).AssetAsync(shelf.Assets[0].Hash, Cancel));
+    }
+
+    [Fact]
     public async Task The_specimen_is_on_the_stage_and_not_in_the_release()
     {
         var specimen = await server.Client.GetAsync("/stage/pellwyn/specimen", Cancel);

@@ -45,6 +45,9 @@ public static class BundledFamilies
 
     public static BundledFamily? Find(string id) => All.FirstOrDefault(f => f.Id == id);
 
+    /// <summary>A font file of the shelf by its hash; null where it is none.</summary>
+    public static Asset? Asset(string hash) => All.SelectMany(f => f.Assets).FirstOrDefault(a => a.Hash == hash);
+
     private static ImmutableArray<BundledFamily> Read()
     {
         var list = JsonSerializer.Deserialize<Listed>(Bytes("families.json"), SiteJson.Options)!;
@@ -53,7 +56,7 @@ public static class BundledFamilies
 
     private static BundledFamily Family(ListedFamily family)
     {
-        var files = family.Files.Select(f => (f, Asset: Asset.Of("font/woff2", Bytes(f.File + ".woff2")))).ToList();
+        var files = family.Files.Select(f => (f, Asset: Design.Asset.Of("font/woff2", Bytes(f.File + ".woff2")))).ToList();
         return new(
             family.Id, family.Name, family.Class,
             [.. files.Select(f => (
