@@ -1,4 +1,4 @@
-// Writes src/Sandbar.Core/Css/property-names.json: the names of CSS properties as css-tree carries them (MDN's data and its own patch) and as
+// Writes src/Sandbar.Css/Syntax/property-names.json: the names of CSS properties as css-tree carries them (MDN's data and its own patch) and as
 // Debian's Chromium has them, with both versions, and which of them stand for several, as Chromium has it. A browser test tells when Chromium has learnt more.
 import { execFileSync } from 'node:child_process';
 import fs from 'node:fs';
@@ -36,6 +36,6 @@ fs.writeFileSync(
 );
 const longhands = JSON.parse(/<body>([^<]*)/.exec(chromium('--headless', '--no-sandbox', '--dump-dom', `file://${file}`))[1]);
 
-const target = path.join(here, '../src/Sandbar.Core/Css/property-names.json');
+const target = path.join(here, '../src/Sandbar.Css/Syntax/property-names.json');
 const made = { madeBy: 'scripts/make-css-data.mjs', 'css-tree': version, chromium: /[\d.]+/.exec(chromium('--version'))[0], names, longhands };
 fs.writeFileSync(target, JSON.stringify(made, null, 1) + '\n');

@@ -1,5 +1,5 @@
 // Takes the families of the shelf out of the Fontsource packages of client/package.json: Latin letters, WOFF2, variable weight where there is one.
-// Writes src/Sandbar.Core/Typography/Families. Run with: node scripts/take-families.mjs
+// Writes src/Sandbar.Core/Foundations/Type/Families. Run with: node scripts/take-families.mjs
 import { copyFileSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 
@@ -13,7 +13,7 @@ const SHELF = {
 };
 
 const at = (path) => fileURLToPath(new URL(`../${path}`, import.meta.url));
-const target = at('src/Sandbar.Core/Typography/Families');
+const target = at('src/Sandbar.Core/Foundations/Type/Families');
 rmSync(target, { recursive: true, force: true });
 mkdirSync(`${target}/licences`, { recursive: true });
 

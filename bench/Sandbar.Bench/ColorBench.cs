@@ -1,5 +1,5 @@
 using System.Diagnostics;
-using Sandbar.Core.Colors;
+using Sandbar.Css.Colors;
 using Sandbar.Tests;
 
 namespace Sandbar.Bench;

@@ -6,6 +6,7 @@ using Sandbar.Core.Rendering;
 using Sandbar.Core.Samples.Pellwyn;
 using Sandbar.Server;
 using Sandbar.Store;
+using Sandbar.Tests;
 
 namespace Sandbar.Bench;
 
@@ -20,7 +21,7 @@ internal static class CostBench
         var large = small with { Pages = [.. Enumerable.Range(0, Pages).Select(i => small.Pages[i % small.Pages.Length] with { Id = $"p{i}", Name = $"Page {i}", Slug = $"page-{i}" })] };
         (string What, Func<int, Edit> Make)[] edits =
         [
-            ("colour", i => new SetColor("beet", $"#{(0x8a2846 + i) & 0xFFFFFF:x6}")),
+            ("colour", i => Do.Color("beet", $"#{(0x8a2846 + i) & 0xFFFFFF:x6}")),
             ("cell", i => new SetCell("button-filled", "radius", State.Rest, null, null, $"{i % 30}px")),
         ];
         // Everything once before anything is timed: the first runs are those of the compiler.
@@ -42,22 +43,24 @@ internal static class CostBench
     }
 
     /// <summary>All that an edit asks of the server but for writing it down: the patch, the sheet, and what the window is told.</summary>
-    private static object Answer(Site before, Site after)
+    private static object Answer(Head before, Site after)
     {
-        var patch = Patch.Between(before, after);
-        var head = new Head(new(after, patch.Changes.Length, []), StyleSheetRenderer.Render(after));
-        return (SiteView.Of(head, "w", 0), SheetView.Of(head));
+        var patch = Patch.Between(before.Stored.Site, after);
+        var head = new Head(new(after, before.Stored.Version + patch.Changes.Length, []), StyleSheetRenderer.Render(after));
+        return EditAnswer.Of(before, head, "w", 0);
     }
 
-    private static double[] Times(Site site, Func<int, Edit> make, Func<Site, Site, object>? answer = null)
+    private static double[] Times(Site site, Func<int, Edit> make, Func<Head, Site, object>? answer = null)
     {
         var sheet = StyleSheetRenderer.Render(site);
+        var head = new Head(new(site, 0, []), sheet);
+        _ = head.View;
         var times = new double[Trials];
         for (var i = -50; i < Trials; i++)
         {
             var started = Stopwatch.GetTimestamp();
             var after = make(i + 50).Apply(site).Site!;
-            _ = answer is null ? StyleSheetChanges.Between(sheet, StyleSheetRenderer.Render(after)) : answer(site, after);
+            _ = answer is null ? StyleSheetChanges.Between(sheet, StyleSheetRenderer.Render(after)) : answer(head, after);
             if (i >= 0) times[i] = Stopwatch.GetElapsedTime(started).TotalMilliseconds;
         }
         Array.Sort(times);
@@ -75,9 +78,9 @@ internal static class CostBench
             // Just before a checkpoint, where opening costs most.
             for (var version = 1; version < Edits + SiteStore.CheckpointEvery; version++)
             {
-                var edit = new SetColor("beet", $"#{version:x6}");
+                var edit = Do.Color("beet", $"#{version:x6}");
                 var after = edit.Apply(site).Site!;
-                await store.AppendAsync(after, new(new(version, DateTimeOffset.UnixEpoch, edit.Describe(site), $"g{version}", "w"), edit, Patch.Between(site, after)));
+                await store.AppendAsync(after, edit, new(new(version, DateTimeOffset.UnixEpoch, edit.Describe(site), $"g{version}", "w"), Patch.Between(site, after)));
                 site = after;
             }
             var started = Stopwatch.GetTimestamp();

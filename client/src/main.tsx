@@ -7,7 +7,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 import './app/app.css';
-import { HomePage } from './app/HomePage';
+import { HomePage } from './app/home/HomePage';
 import { SitePage } from './app/SitePage';
 import { theme } from './app/theme';
 

@@ -1,5 +1,6 @@
 using System.ComponentModel.DataAnnotations;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 
 namespace Sandbar.Server;
@@ -13,7 +14,15 @@ public sealed record EditRequest(long Version, [property: MaxLength(64)] string 
 /// <param name="Overwrite">Whether to go ahead where somebody else has changed the same values since.</param>
 public sealed record ReverseRequest(long Version, [property: MaxLength(64)] string Window, long OpenedAt, [property: MaxLength(64)] string Gesture, bool Overwrite);
 
-public sealed record EditAnswer(SiteView Site, SheetView Sheet);
+/// <summary>What an edit led to: what of the site and its sheet is another than before.</summary>
+/// <param name="From">The version it changed.</param>
+/// <param name="Changes">What changed of the site as the window shows it.</param>
+public sealed record EditAnswer(long From, long Version, IReadOnlyList<ViewChange> Changes, SheetChange Sheet, HistoryView History)
+{
+    public static EditAnswer Of(Head before, Head after, string window, long openedAt) => new(
+        before.Stored.Version, after.Stored.Version, ViewChanges.Between(before, after),
+        SheetChange.Between(before.Stored.Site, before.Sheet, after.Stored.Site, after.Sheet), HistoryView.Of(after, window, openedAt));
+}
 
 /// <summary>Trying edits, making them and taking them back.</summary>
 internal static class EditEndpoints
@@ -60,8 +69,7 @@ internal static class EditEndpoints
 
     public static Results<Ok<EditAnswer>, ProblemHttpResult> Answer(EditResult result, string window, long openedAt) => result switch
     {
-        EditResult.Made made => TypedResults.Ok(new EditAnswer(
-            SiteView.Of(made.Head, window, openedAt), SheetView.Of(made.Head))),
+        EditResult.Made made => TypedResults.Ok(EditAnswer.Of(made.Before, made.Head, window, openedAt)),
         EditResult.Refused refused => Refused(refused.Problems),
         EditResult.Conflict conflict => Conflict(conflict.Changes),
         _ => throw new InvalidOperationException("An edit always leads to something."),

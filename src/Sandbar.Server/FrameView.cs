@@ -1,4 +1,3 @@
-using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 
 namespace Sandbar.Server;
@@ -26,9 +25,3 @@ public sealed record MenuItemView(string Id, string Label, string Page);
 
 /// <summary>A picture of the shelf.</summary>
 public sealed record PictureView(string Id, string Name);
-
-/// <param name="Words">What a choice can be.</param>
-public sealed record SlotView(string Id, string Name, SlotKind Kind, bool Required, IReadOnlyList<string> Words)
-{
-    public static SlotView Of(Slot slot) => new(slot.Id, slot.Name, slot.Kind, slot.Required, slot.Words);
-}

@@ -1,14 +1,28 @@
 using System.Collections.Concurrent;
 using Microsoft.AspNetCore.SignalR;
+using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
+using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Rendering;
-using Sandbar.Core.Typography;
 using Sandbar.Store;
 
 namespace Sandbar.Server;
 
 /// <summary>A site at a version with its sheet.</summary>
-public sealed record Head(StoredSite Stored, StyleSheet Sheet);
+public sealed record Head(StoredSite Stored, StyleSheet Sheet)
+{
+    private readonly Lock making = new();
+    private SiteView? view;
+
+    /// <summary>The site as its windows show it, made when it is first asked for.</summary>
+    public SiteView View
+    {
+        get
+        {
+            lock (making) return view ??= SiteView.Of(this);
+        }
+    }
+}
 
 /// <summary>Where an edit comes from.</summary>
 /// <param name="Version">The version it was made on.</param>
@@ -20,7 +34,8 @@ public sealed record EditSource(long Version, string Window, long OpenedAt, stri
 /// <summary>What came of asking for an edit.</summary>
 public abstract record EditResult
 {
-    public sealed record Made(Head Head) : EditResult;
+    /// <param name="Before">What it was made on.</param>
+    public sealed record Made(Head Before, Head Head) : EditResult;
 
     public sealed record Refused(IReadOnlyList<Problem> Problems) : EditResult;
 
@@ -59,10 +74,10 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         var outcome = edit.Apply(head.Stored.Site);
         if (outcome.Site is not { } changed) return new EditResult.Refused(outcome.Problems);
         var patch = Patch.Between(head.Stored.Site, changed);
-        if (patch.Changes.Length == 0) return new EditResult.Made(head);
+        if (patch.Changes.Length == 0) return new EditResult.Made(head, head);
         // Made on an older version: it stands if nobody else has touched the same values since.
         var others = head.Stored.Journal.Reverse().TakeWhile(l => l.Version > source.Version).Where(l => l.Window != source.Window).Select(l => l.Version).ToList();
-        var meanwhile = others.Count == 0 ? [] : (await store.EntriesAsync(slug, others, cancel)).Where(e => e.Patch.Touches(patch)).ToList();
+        var meanwhile = others.Count == 0 ? [] : (await store.EntriesAsync(slug, others, cancel)).Where(e => !e.Line.IsOfToday || e.Patch.Touches(patch)).ToList();
         if (meanwhile.Count > 0 || source.Version > head.Stored.Version) return new EditResult.Conflict(head, [.. meanwhile.Select(e => e.Line.Label)]);
         return await AppendAsync(head, changed, source, edit, patch, undoes: null, cancel);
     }, cancel);
@@ -80,18 +95,18 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
     }, cancel);
 
     /// <summary>Goes back to a snapshot, as one edit.</summary>
-    public Task<EditResult> BringBackAsync(string slug, EditSource source, Snapshot snapshot, Core.Design.Site kept, CancellationToken cancel) => ChangeAsync(slug, async head =>
+    public Task<EditResult> BringBackAsync(string slug, EditSource source, Snapshot snapshot, Site kept, CancellationToken cancel) => ChangeAsync(slug, async head =>
     {
         // It reaches everything: it is only made on what the window has seen.
         if (source.Version != head.Stored.Version) return new EditResult.Conflict(head, []);
         var patch = Patch.Between(head.Stored.Site, kept);
-        if (patch.Changes.Length == 0) return new EditResult.Made(head);
+        if (patch.Changes.Length == 0) return new EditResult.Made(head, head);
         return await AppendAsync(head, kept, source, new BringBack(snapshot.Id, snapshot.Name), patch, undoes: null, cancel);
     }, cancel);
 
     /// <summary>The site as it was earlier; null where nothing has been named yet.</summary>
     /// <param name="since"><c>edit</c>: before the last edit. <c>name</c>: when a state was named last.</param>
-    public async Task<Core.Design.Site?> EarlierAsync(Head head, string since, CancellationToken cancel)
+    public async Task<Site?> EarlierAsync(Head head, string since, CancellationToken cancel)
     {
         if (since != "name") return await BeforeLastAsync(head, cancel);
         var slug = head.Stored.Site.Slug;
@@ -99,17 +114,17 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
     }
 
     /// <summary>The site as it was before the last gesture.</summary>
-    public async Task<Core.Design.Site> BeforeLastAsync(Head head, CancellationToken cancel)
+    public async Task<Site> BeforeLastAsync(Head head, CancellationToken cancel)
     {
         var stored = head.Stored;
-        if (stored.Journal.IsEmpty) return stored.Site;
+        if (stored.Journal is not [.., { IsOfToday: true }]) return stored.Site;
         var gesture = stored.Journal[^1].Gesture;
         var last = stored.Journal.Reverse().TakeWhile(l => l.Gesture == gesture).Select(l => l.Version).ToList();
         return (await store.EntriesAsync(stored.Site.Slug, last, cancel)).Reverse().Aggregate(stored.Site, (site, entry) => entry.Patch.Inverse().Apply(site));
     }
 
     private Task<IReadOnlyList<JournalEntry>> GestureAsync(StoredSite stored, string gesture, CancellationToken cancel) =>
-        store.EntriesAsync(stored.Site.Slug, [.. stored.Journal.Where(l => l.Gesture == gesture).Select(l => l.Version)], cancel);
+        store.EntriesAsync(stored.Site.Slug, [.. stored.Journal.Where(l => l.Gesture == gesture && l.IsOfToday).Select(l => l.Version)], cancel);
 
     private async Task<EditResult> ChangeAsync(string slug, Func<Head, Task<EditResult>> change, CancellationToken cancel)
     {
@@ -137,15 +152,17 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
     }
 
     private async Task<EditResult> AppendAsync(
-        Head head, Core.Design.Site changed, EditSource source, Edit edit, Patch patch, string? undoes, CancellationToken cancel)
+        Head head, Site changed, EditSource source, Edit edit, Patch patch, string? undoes, CancellationToken cancel)
     {
         var stored = head.Stored;
         var line = new JournalLine(
             stored.Version + 1, clock.GetUtcNow(), edit.Describe(stored.Site), source.Gesture, source.Window, undoes, edit is TakeBack { Again: true });
+        // Nothing is stored that cannot be shown.
+        var sheet = StyleSheetRenderer.Render(changed);
         // The files of a family that is taken from the shelf are the site's from now on, whatever a later program brings.
-        if (changed.Shelf != stored.Site.Shelf) await store.KeepAsync(changed.Shelf.Except(stored.Site.Shelf).Select(i => BundledFamilies.Asset(i.Hash)).OfType<Core.Design.Asset>(), cancel);
-        await store.AppendAsync(changed, new(line, edit, patch), cancel);
-        return new EditResult.Made(new(new(changed, line.Version, stored.Journal.Add(line)), StyleSheetRenderer.Render(changed)));
+        if (changed.Shelf != stored.Site.Shelf) await store.KeepAsync(changed.Shelf.Except(stored.Site.Shelf).Select(i => BundledFamilies.Asset(i.Hash)).OfType<Asset>(), cancel);
+        await store.AppendAsync(changed, edit, new(line, patch), cancel);
+        return new EditResult.Made(head, new(new(changed, line.Version, stored.Journal.Add(line)), sheet));
     }
 
     private sealed class OpenSite(Head head)

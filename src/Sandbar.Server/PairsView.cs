@@ -1,6 +1,7 @@
-using Sandbar.Core.Colors;
+using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Reviewing;
+using Sandbar.Css.Colors;
 
 namespace Sandbar.Server;
 
@@ -28,7 +29,7 @@ public sealed record PairInUseView(
     {
         var look = site.Looks.Get(pair.Look);
         return new(
-            pair.Kind, look.Part, look.Id, pair.Property, pair.State, Usage.CellName(look, new CellKey(pair.Property, pair.State, Interval.All)), site.Palette.Schemes.Get(pair.Scheme).Name,
+            pair.Kind, look.Part, look.Id, pair.Property, pair.State, PartCatalogue.CellName(look, new CellKey(pair.Property, pair.State, Interval.All)), site.Palette.Schemes.Get(pair.Scheme).Name,
             ColorText.Hex(pair.Foreground), ColorText.Hex(pair.Ground), Math.Floor(pair.Ratio * 100) / 100, pair.Target, pair.Passes,
             [.. pair.Pages.Select(p => site.Pages.Get(p).Name)], pair.Places);
     }

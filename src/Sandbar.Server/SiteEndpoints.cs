@@ -1,9 +1,11 @@
 using System.ComponentModel.DataAnnotations;
+using System.Security.Cryptography;
+using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Sandbar.Core.Colors;
+using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Rendering;
 using Sandbar.Core.Reviewing;
-using Sandbar.Core.Typography;
+using Sandbar.Css.Colors;
 
 namespace Sandbar.Server;
 
@@ -12,12 +14,23 @@ internal static class SiteEndpoints
 {
     private const int PlaneRows = 51;
 
+    private static readonly string CatalogueTag = $"\"{Convert.ToHexStringLower(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(CatalogueView.Whole)))[..16]}\"";
+
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/sites/{slug}", async Task<Results<Ok<SiteView>, ProblemHttpResult>> (string slug, string window, long? openedAt, OpenSites sites, CancellationToken cancel) =>
+        api.MapGet("/sites/{slug}", async Task<Results<Ok<OpenedSite>, ProblemHttpResult>> (string slug, string window, long? openedAt, OpenSites sites, CancellationToken cancel) =>
             await sites.FindAsync(slug, cancel) is { } head
-                ? TypedResults.Ok(SiteView.Of(head, window, openedAt ?? head.Stored.Version))
+                ? TypedResults.Ok(OpenedSite.Of(head, window, openedAt ?? head.Stored.Version))
                 : Missing(slug)).WithName("getSite");
+
+        // The same for every site and for as long as the program runs.
+        api.MapGet("/catalogue", (HttpResponse response) =>
+        {
+            response.Headers.CacheControl = "no-cache";
+            response.Headers.ETag = CatalogueTag;
+            return TypedResults.Ok(CatalogueView.Whole);
+        }).WithName("getCatalogue").AddEndpointFilter(async (context, next) =>
+            context.HttpContext.Request.Headers.IfNoneMatch == CatalogueTag ? TypedResults.StatusCode(StatusCodes.Status304NotModified) : await next(context));
 
         api.MapGet("/colors/plane", ([Range(0, 360)] double hue) => TypedResults.Ok(new PlaneView(hue, ColorPlane.Outline(hue, PlaneRows)))).WithName("getPlane");
 
@@ -54,6 +67,24 @@ internal static class SiteEndpoints
     /// <summary>The answer where there is no such site.</summary>
     public static ProblemHttpResult Missing(string slug) =>
         TypedResults.Problem($"There is no site at “{slug}”. It may have been renamed or deleted.", statusCode: StatusCodes.Status404NotFound, title: "No such site");
+}
+
+/// <summary>A site with its sheet, as a window opens it.</summary>
+public sealed record OpenedSite(SiteView Site, SheetView Sheet, HistoryView History)
+{
+    public static OpenedSite Of(Head head, string window, long openedAt) => new(head.View, SheetView.Of(head), HistoryView.Of(head, window, openedAt));
+}
+
+/// <param name="Undo">What undo would take back, in words; null where there is nothing.</param>
+/// <param name="Last">The last edit, in words.</param>
+public sealed record HistoryView(string? Undo, string? Redo, string? Last)
+{
+    public static HistoryView Of(Head head, string window, long openedAt)
+    {
+        var journal = head.Stored.Journal;
+        var (undo, redo) = Core.Editing.History.Reversible(journal, window, openedAt);
+        return new(undo?.Label, redo?.Label, journal.IsEmpty ? null : journal[^1].Label);
+    }
 }
 
 /// <param name="Chroma">The largest OKLCH chroma inside sRGB, for lightness 1 down to 0 in even steps.</param>

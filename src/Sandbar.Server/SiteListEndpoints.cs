@@ -4,7 +4,6 @@ using System.Security.Cryptography;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Sandbar.Core.Design;
-using Sandbar.Core.Editing;
 using Sandbar.Core.Interchange;
 using Sandbar.Core.Starting;
 using Sandbar.Store;

@@ -1,5 +1,6 @@
 using System.ComponentModel.DataAnnotations;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Store;
 

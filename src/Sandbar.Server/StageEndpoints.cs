@@ -1,7 +1,7 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Rendering;
-using Sandbar.Core.Typography;
 using Sandbar.Store;
 
 namespace Sandbar.Server;
@@ -16,12 +16,11 @@ internal static class StageEndpoints
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
             var site = before is null ? head.Stored.Site : await sites.EarlierAsync(head, before, cancel) ?? head.Stored.Site;
-            var sheets = SheetView.Of(head);
             var found = site.Pages.Find(page);
             if (found is null && page != Specimen.PageId) return TypedResults.Problem("This page is no longer there.", statusCode: StatusCodes.Status404NotFound);
             response.Headers.ContentSecurityPolicy = Guard.StagePolicy;
             response.Headers.CacheControl = "no-store";
-            var around = Around(site) with { Head = Sheets(sheets, found is null ? PageChanges.SpecimenMark(site) : PageChanges.Mark(site, found)) };
+            var around = Around(site) with { Head = Sheets(head, found is null ? PageChanges.SpecimenMark(site) : PageChanges.Mark(site, found)) };
             return TypedResults.Content(found is null ? Specimen.Write(site, around) : PageWriter.Write(site, found, around), "text/html; charset=utf-8");
         }).ExcludeFromDescription();
 
@@ -41,8 +40,9 @@ internal static class StageEndpoints
     /// <summary>Where the pages on stage find each other and their files.</summary>
     public static Surroundings Around(Site site) => new(page => $"/stage/{site.Slug}/{page.Id}", AssetAddress, Head: "", MarkBlocks: true);
 
-    private static string Sheets(SheetView sheet, string mark) =>
-        $"    <style id=\"sheet\" data-page=\"{mark}\">\n{Inline(sheet.Generated)}</style>\n    <style id=\"overrides\">\n{Inline(sheet.Overrides)}</style>\n";
+    private static string Sheets(Head head, string mark) =>
+        $"    <style id=\"sheet\" data-page=\"{mark}\">\n{Inline(StyleSheetText.Generated(head.Sheet, SheetUse.Stage, AssetAddress))}</style>\n"
+        + $"    <style id=\"overrides\">\n{Inline(OverrideText.Readable(head.Sheet.Overrides, SheetUse.Stage))}</style>\n";
 
     /// <summary>CSS inside a style element must not close it: the slash is escaped, which changes nothing where it can stand.</summary>
     private static string Inline(string css) => css.Replace("</", "<\\/", StringComparison.Ordinal);

@@ -1,5 +1,6 @@
 using System.ComponentModel.DataAnnotations;
 using System.Diagnostics;
+using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Rendering;
 
@@ -9,7 +10,7 @@ namespace Sandbar.Server;
 /// <param name="Pages">Ids of the pages on stage: only of these is the changed HTML written.</param>
 public sealed record TrialRequest(long Version, Edit Edit, [property: MaxLength(400)] IReadOnlyList<string> Pages);
 
-/// <param name="Sheet">The whole sheet, where rules come or go; else null and <paramref name="Rules"/> say what changed.</param>
+/// <param name="Sheet">How the sheet differs, where rules come or go; else null and <paramref name="Rules"/> say what changed.</param>
 /// <param name="Overrides">The overrides, where they changed.</param>
 /// <param name="Problems">What does not parse in the overrides, where they changed.</param>
 /// <param name="Colors">The colours that changed.</param>
@@ -17,7 +18,7 @@ public sealed record TrialRequest(long Version, Edit Edit, [property: MaxLength(
 public sealed record TrialAnswer(
     long Version,
     IReadOnlyList<RuleChangeView> Rules,
-    SheetView? Sheet,
+    SheetChange? Sheet,
     string? Overrides,
     IReadOnlyList<CssProblemView>? Problems,
     IReadOnlyList<ColorView> Colors,
@@ -51,10 +52,10 @@ internal static class Trial
         var answer = new TrialAnswer(
             version,
             [.. (changes ?? []).Select(c => new RuleChangeView(c.Key, [.. c.Set.Select(d => new DeclarationView(d.Name, d.Value))], c.Unset))],
-            changes is null ? SheetView.Of(version, tried, sheet) : null,
-            overridesChanged ? StyleSheetText.Overrides(css, SheetUse.Stage) : null,
+            changes is null ? SheetChange.Between(site, head.Sheet, tried, sheet) : null,
+            overridesChanged ? OverrideText.Readable(css, SheetUse.Stage) : null,
             overridesChanged ? OverridesView.Of(css).Problems : null,
-            [.. tried.Palette.Colors.Where(c => !site.Palette.Colors.Contains(c)).Select(c => ColorView.Of(tried, c))],
+            [.. tried.Palette.Colors.Where(c => !site.Palette.Colors.Contains(c)).Select(c => ColorView.Of(c))],
             [.. PageChanges.Between(site, tried, request.Pages.Distinct(), StageEndpoints.Around(tried))]);
         return new(answer, [], IsOutdated: false, Stopwatch.GetElapsedTime(started).TotalMilliseconds);
     }

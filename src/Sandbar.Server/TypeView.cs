@@ -1,28 +1,27 @@
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Rendering;
-using Sandbar.Core.Typography;
+using Sandbar.Core.Values;
 
 namespace Sandbar.Server;
 
-/// <summary>Families, scale and text styles as the windows show them.</summary>
+/// <summary>What families, scale and text styles come to, as the windows show them.</summary>
 /// <param name="Words">Some of the site's own words, to see letters by.</param>
-public sealed record TypeView(IReadOnlyList<FamilyView> Families, ScaleView Scale, IReadOnlyList<TextStyleView> Styles, string Words)
+public sealed record TypeView(IReadOnlyList<FamilyView> Families, IReadOnlyList<ScaleStepView> Steps, IReadOnlyList<TextStyleView> Styles, string Words)
 {
     public static TypeView Of(Site site) => new(
-        [.. site.Typography.Families.Select(f => FamilyView.Of(site, f))],
-        ScaleView.Of(site.Typography.Scale),
-        [.. site.Typography.Styles.Select((s, i) => TextStyleView.Of(site, s, isPageText: i == 0))],
+        [.. site.Type.Families.Select(f => FamilyView.Of(site, f))],
+        [.. Scale.Steps(site.Type.Scale).Reverse().Select(step => ScaleStepView.Of(site.Type.Scale, step))],
+        [.. site.Type.Styles.Select(s => TextStyleView.Of(site, s))],
         SampleWords.Of(site));
 }
 
-/// <param name="Variable">Its custom property.</param>
-/// <param name="Uses">The text styles set in it.</param>
-public sealed record FamilyView(string Id, string Name, string Variable, string Stack, IReadOnlyList<FontFileView> Files, IReadOnlyList<string> Uses)
+/// <param name="Face">What its letters are called in CSS.</param>
+public sealed record FamilyView(string Id, string Name, string Face, string Stack, IReadOnlyList<FontFileView> Files)
 {
     public static FamilyView Of(Site site, Family family) => new(
-        family.Id, family.Name, $"--family-{family.CssName}", family.Stack,
-        [.. family.Files.Select(f => new FontFileView(StageEndpoints.AssetAddress(site.Shelf.Get(f.Item)), f.WeightFrom, f.WeightTo))],
-        [.. Usage.Of(site, family)]);
+        family.Id, family.Name, FamilyList.First(family.Stack), family.Stack,
+        [.. family.Files.Select(f => (File: f, Item: site.Shelf.Find(f.Item))).Where(f => f.Item is not null).Select(f => new FontFileView(StageEndpoints.AssetAddress(f.Item!), f.File.WeightFrom, f.File.WeightTo))]);
 }
 
 /// <param name="Address">Where the file is found.</param>
@@ -36,17 +35,6 @@ public sealed record BundledFamilyView(string Id, string Name, FamilyClass Class
         [.. family.Files.Select(f => new FontFileView(StageEndpoints.AssetAddress(f.Item), f.File.WeightFrom, f.File.WeightTo))]);
 }
 
-public sealed record ScaleEndView(decimal Width, decimal Base, decimal Ratio)
-{
-    public static ScaleEndView Of(ScaleEnd end) => new(end.Width, end.Base, end.Ratio);
-}
-
-public sealed record ScaleView(ScaleEndView Narrow, ScaleEndView Wide, IReadOnlyList<ScaleStepView> Steps)
-{
-    public static ScaleView Of(TypeScale scale) => new(
-        ScaleEndView.Of(scale.From), ScaleEndView.Of(scale.To), [.. Scale.Steps(scale).Reverse().Select(step => ScaleStepView.Of(scale, step))]);
-}
-
 /// <param name="Label">How the position is written: +4, 0, −1.</param>
 /// <param name="Css">What it becomes.</param>
 /// <param name="Sizes">At each width of the stage.</param>
@@ -56,7 +44,7 @@ public sealed record ScaleStepView(int Step, string Label, string Variable, stri
     private static readonly int[] Widths = [390, 820, 1280];
 
     public static ScaleStepView Of(TypeScale scale, int step) => new(
-        step, Scale.Label(step), Scale.CssName(step), Scale.Css(scale, step), [.. Widths.Select(w => SizeView.Of(w, Scale.At(scale, step, w)))]);
+        step, Scale.Label(step), SizeKind.Token(step), Scale.Css(scale, step), [.. Widths.Select(w => SizeView.Of(w, Scale.At(scale, step, w)))]);
 }
 
 /// <param name="Rem">Of a root of 16 px.</param>
@@ -65,23 +53,10 @@ public sealed record SizeView(int Width, double Px, double Rem)
     public static SizeView Of(int width, double px) => new(width, Math.Round(px, 1), Math.Round(px / Fluid.Root, 3));
 }
 
-/// <param name="IsPageText">Whether it is the text of the page itself.</param>
-/// <param name="Css">What its own letters look like, for showing its name.</param>
-public sealed record TextStyleView(string Id, string Name, bool IsPageText, IReadOnlyList<TextSettingView> Settings, IReadOnlyList<string> Uses, TextStyleCss Css)
+/// <summary>What the letters of a text style look like, for showing its name.</summary>
+public sealed record TextStyleView(string Id, string FontFamily, int FontWeight, bool IsItalic, string TextTransform, string LetterSpacing)
 {
-    public static TextStyleView Of(Site site, TextStyle style, bool isPageText) => new(
-        style.Id, style.Name, isPageText, [.. Enum.GetValues<TextStyleSetting>().Select(s => TextSettingView.Of(site, style, s))],
-        [.. Usage.Of(site, style)],
-        new(site.Typography.Families.Get(style.Family).Stack, style.Weight, style.Italic, style.Case, ValueCss.Write(site, style.LetterSpacing)));
-}
-
-public sealed record TextStyleCss(string FontFamily, int FontWeight, bool IsItalic, string TextTransform, string LetterSpacing);
-
-/// <param name="Text">As typed.</param>
-/// <param name="Note">What a designer should know of it.</param>
-/// <param name="Names">What can be named in it, most fitting first.</param>
-public sealed record TextSettingView(TextStyleSetting Setting, string Text, string Note, IReadOnlyList<string> Names)
-{
-    public static TextSettingView Of(Site site, TextStyle style, TextStyleSetting setting) => new(
-        setting, TextStyleSettings.Write(site, style, setting), TextStyleSettings.Note(site, style, setting), [.. TextStyleSettings.Names(site, style, setting)]);
+    public static TextStyleView Of(Site site, TextStyle style) => new(
+        style.Id, TextStyleKind.Letters(site, style)?.Stack ?? "inherit", (int)style.Weight.Amount(), style.Slant.Code() == "italic", style.Case.Code(),
+        ValueForms.Css(new(site), style.LetterSpacing));
 }

@@ -28,6 +28,8 @@ public sealed class SandbarDb(DbContextOptions<SandbarDb> options) : DbContext(o
             // Two writers of the same version: the second one's insert fails, and it learns that somebody was first.
             journal.HasKey(j => new { j.Slug, j.Version });
             journal.HasOne<SiteRow>().WithMany().HasForeignKey(j => j.Slug);
+            // What was written before rows said it is of the first.
+            journal.Property(j => j.Format).HasDefaultValue(1).ValueGeneratedNever();
         });
         modelBuilder.Entity<SnapshotRow>(snapshot =>
         {
@@ -62,7 +64,7 @@ public sealed class CheckpointRow
     public required string Document { get; set; }
 }
 
-/// <summary>An edit that was made: its words and the patch it made.</summary>
+/// <summary>An edit that was made: its words and the patch it made. The edit itself is kept for people to look at, and never read.</summary>
 public sealed class JournalRow
 {
     public required string Slug { get; set; }
@@ -85,6 +87,9 @@ public sealed class JournalRow
     public string? Undoes { get; set; }
 
     public bool Again { get; set; }
+
+    /// <summary>The format of the documents that the patch leads through.</summary>
+    public int Format { get; set; }
 }
 
 /// <summary>A named state of a whole site, kept for good.</summary>

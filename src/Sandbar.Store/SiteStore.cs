@@ -5,6 +5,7 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
+using Sandbar.Core.Interchange;
 
 namespace Sandbar.Store;
 
@@ -92,13 +93,13 @@ public sealed class SiteStore
         if (!await db.Sites.AnyAsync(s => s.Slug == slug && s.Deleted == null, cancel)) return null;
         var checkpoint = await db.Checkpoints.AsNoTracking().Where(c => c.Slug == slug).OrderByDescending(c => c.Version).FirstOrDefaultAsync(cancel);
         if (checkpoint is null) return null;
-        var site = JsonSerializer.Deserialize<Site>(checkpoint.Document, SiteJson.Options) ?? throw new InvalidDataException($"The site {slug} is empty.");
         // Only what has been done since the checkpoint is read whole; of the rest, what undo and history tell.
-        var since = await db.Journal.AsNoTracking().Where(j => j.Slug == slug && j.Version > checkpoint.Version).OrderBy(j => j.Version).ToListAsync(cancel);
-        site = since.Select(Entry).Aggregate(site, (s, e) => e.Patch.Apply(s));
+        var since = await db.Journal.AsNoTracking().Where(j => j.Slug == slug && j.Version > checkpoint.Version).OrderBy(j => j.Version).Select(j => j.Patch).ToListAsync(cancel);
+        var document = StoredDocument.Parse(checkpoint.Document);
+        foreach (var patch in since) document.Apply(patch);
         var lines = await db.Journal.AsNoTracking().Where(j => j.Slug == slug).OrderBy(j => j.Version)
-            .Select(j => new JournalLine(j.Version, j.At, j.Label, j.Gesture, j.Window, j.Undoes, j.Again)).ToListAsync(cancel);
-        return new(site, lines.Count == 0 ? 0 : lines[^1].Version, [.. lines]);
+            .Select(j => new JournalLine(j.Version, j.At, j.Label, j.Gesture, j.Window, j.Undoes, j.Again, j.Format)).ToListAsync(cancel);
+        return new(document.Read(), lines.Count == 0 ? 0 : lines[^1].Version, [.. lines]);
     }
 
     /// <summary>Edits with their patches, oldest first.</summary>
@@ -142,16 +143,17 @@ public sealed class SiteStore
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
         var row = await db.Snapshots.AsNoTracking().FirstOrDefaultAsync(s => s.Slug == slug && s.Id == id, cancel);
-        return row is null ? null : (new(row.Id, row.Name, row.Version, row.At), JsonSerializer.Deserialize<Site>(row.Document, SiteJson.Options)!);
+        return row is null ? null : (new(row.Id, row.Name, row.Version, row.At), StoredDocument.Parse(row.Document).Read());
     }
 
     /// <summary>Appends an edit; when this returns, it is on the disk.</summary>
     /// <param name="site">The site after it.</param>
+    /// <param name="edit">What was done, for people to look at.</param>
     /// <exception cref="VersionTakenException">The journal has this version already.</exception>
-    public async Task AppendAsync(Site site, JournalEntry entry, CancellationToken cancel = default)
+    public async Task AppendAsync(Site site, Edit edit, JournalEntry entry, CancellationToken cancel = default)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
-        db.Journal.Add(Row(site.Slug, entry));
+        db.Journal.Add(Row(site.Slug, edit, entry));
         if (entry.Line.Version % CheckpointEvery == 0) db.Checkpoints.Add(Checkpoint(site, entry.Line.Version));
         var row = await db.Sites.FindAsync([site.Slug], cancel);
         if (row is not null) row.Name = site.Name;
@@ -184,22 +186,22 @@ public sealed class SiteStore
     private static CheckpointRow Checkpoint(Site site, long version) =>
         new() { Slug = site.Slug, Version = version, Document = JsonSerializer.Serialize(site, SiteJson.Options) };
 
-    private static JournalRow Row(string slug, JournalEntry entry) => new()
+    private static JournalRow Row(string slug, Edit edit, JournalEntry entry) => new()
     {
         Slug = slug,
         Version = entry.Line.Version,
         At = entry.Line.At,
-        Edit = JsonSerializer.Serialize(entry.Edit, SiteJson.Options),
+        Edit = JsonSerializer.Serialize(edit, SiteJson.Options),
         Label = entry.Line.Label,
         Patch = JsonSerializer.Serialize(entry.Patch, SiteJson.Options),
         Gesture = entry.Line.Gesture,
         Window = entry.Line.Window,
         Undoes = entry.Line.Undoes,
         Again = entry.Line.Again,
+        Format = entry.Patch.Format,
     };
 
     private static JournalEntry Entry(JournalRow row) => new(
-        new(row.Version, row.At, row.Label, row.Gesture, row.Window, row.Undoes, row.Again),
-        JsonSerializer.Deserialize<Edit>(row.Edit, SiteJson.Options)!,
+        new(row.Version, row.At, row.Label, row.Gesture, row.Window, row.Undoes, row.Again, row.Format),
         JsonSerializer.Deserialize<Patch>(row.Patch, SiteJson.Options)!);
 }

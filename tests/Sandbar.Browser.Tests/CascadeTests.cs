@@ -1,6 +1,8 @@
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Palette;
 using Sandbar.Core.Rendering;
 using Sandbar.Core.Samples.Pellwyn;
+using Sandbar.Css.Syntax;
 
 namespace Sandbar.Browser.Tests;
 
@@ -97,7 +99,7 @@ public sealed class CascadeTests(Workplace workplace) : IClassFixture<Workplace>
     {
         var names = workplace.Browser.Json("return [...getComputedStyle(document.documentElement)]").EnumerateArray().Select(n => n.GetString()!).ToList();
         Assert.True(names.Count > 300);
-        Assert.DoesNotContain(names, n => !Sandbar.Core.Css.PropertyNames.IsKnown(n));
+        Assert.DoesNotContain(names, n => !PropertyNames.IsKnown(n));
     }
 
     private double Opacity(Site site, State state)

@@ -158,7 +158,7 @@ public sealed class CourseTests : IAsyncLifetime
         Browser.Until(() => Browser.Driver.FindElement(By.CssSelector(".save-state")).Text.StartsWith("All changes saved", StringComparison.Ordinal), "the last of it to be stored");
         var expected = string.Concat(Enumerable.Range(0, 12).Select(i => $".a{i} top"));
         Assert.Equal(expected, Browser.Run<string>("return document.querySelector('.cm-content').textContent"));
-        Assert.Equal(expected, (await workplace.Server.SiteAsync())["overrides"]!["css"]!.GetValue<string>());
+        Assert.Equal(expected, (await workplace.Server.SiteAsync())["site"]!["overrides"]!["css"]!.GetValue<string>());
 
         // What another window writes, or undo brings back, is shown once nothing waits.
         Browser.Starting("button", "Undo").Click();

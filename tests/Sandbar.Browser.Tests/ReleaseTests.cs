@@ -43,7 +43,7 @@ public sealed class ReleaseTests(Workplace workplace) : IClassFixture<Workplace>
         var cancel = TestContext.Current.CancellationToken;
         var browser = workplace.Browser;
         await using var released = await Released.UnpackAsync(await workplace.Server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/pages.zip", cancel));
-        var pages = (await workplace.Server.SiteAsync())["pages"]!.AsArray().Select(p => (Id: p!["id"]!.GetValue<string>(), File: p["slug"]!.GetValue<string>() + ".html")).ToList();
+        var pages = (await workplace.Server.SiteAsync())["site"]!["pages"]!.AsArray().Select(p => (Id: p!["id"]!.GetValue<string>(), File: p["slug"]!.GetValue<string>() + ".html")).ToList();
         try
         {
             foreach (var prefers in new[] { "light", "dark" })
@@ -144,6 +144,6 @@ public sealed class ReleaseTests(Workplace workplace) : IClassFixture<Workplace>
         workplace.Browser.Prefer(null);
         var missed = ours.Select(o => o.Key).Except(seen).ToList();
         // What axe-core does not measure: what a visitor types into a field.
-        Assert.All(missed, m => Assert.Contains(pairs["pairs"]!.AsArray(), p => p!["property"]!.GetValue<string>() == "control-text-colour" && p["foreground"]!.GetValue<string>() == m.Item1 && p["ground"]!.GetValue<string>() == m.Item2));
+        Assert.All(missed, m => Assert.Contains(pairs["pairs"]!.AsArray(), p => p!["property"]!.GetValue<string>() == "control-text-color" && p["foreground"]!.GetValue<string>() == m.Item1 && p["ground"]!.GetValue<string>() == m.Item2));
     }
 }

@@ -1,6 +1,6 @@
 using System.Text.Json;
-using Sandbar.Core.Css;
-using Sandbar.Core.Css.Selectors;
+using Sandbar.Css.Selectors;
+using Sandbar.Css.Syntax;
 
 namespace Sandbar.Browser.Tests;
 

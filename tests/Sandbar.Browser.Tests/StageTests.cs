@@ -1,5 +1,5 @@
 using OpenQA.Selenium;
-using Sandbar.Core.Colors;
+using Sandbar.Css.Colors;
 using Sandbar.Tests;
 
 namespace Sandbar.Browser.Tests;

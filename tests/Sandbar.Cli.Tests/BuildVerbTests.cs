@@ -1,5 +1,5 @@
 using System.Diagnostics;
-using Sandbar.Core.Editing;
+using Sandbar.Core.Design;
 using Sandbar.Core.Interchange;
 using Sandbar.Core.Samples.Pellwyn;
 using Sandbar.Store;
@@ -33,7 +33,7 @@ public sealed class BuildVerbTests : IDisposable
     public void What_cannot_be_built_is_said_and_leaves_nothing()
     {
         SaveSite();
-        File.WriteAllText(Path.Combine(folder, "new.sandbar.json"), File.ReadAllText(Site).Replace("\"format\": 1", "\"format\": 9", StringComparison.Ordinal));
+        File.WriteAllText(Path.Combine(folder, "new.sandbar.json"), File.ReadAllText(Site).Replace($"\"format\": {Core.Design.Site.CurrentFormat}", "\"format\": 9", StringComparison.Ordinal));
         File.WriteAllText(Path.Combine(folder, "broken.sandbar.json"), "{\n \"format\": 1,");
         foreach (var (site, said) in new[] { ("new.sandbar.json", "of format 9"), ("broken.sandbar.json", "line 2"), ("none.sandbar.json", "no file") })
         {
@@ -58,9 +58,9 @@ public sealed class BuildVerbTests : IDisposable
         await kept.MigrateAsync(cancel);
         var sample = PellwynSample.Create();
         await kept.AddAsync(sample, DateTimeOffset.UnixEpoch, cancel);
-        var edit = new SetColor("beet", "#123456");
+        var edit = Do.Color("beet", "#123456");
         var after = edit.Apply(sample.Site).Site!;
-        await kept.AppendAsync(after, new(new(1, DateTimeOffset.UnixEpoch, "", "g", "w"), edit, Patch.Between(sample.Site, after)), cancel);
+        await kept.AppendAsync(after, edit, new(new(1, DateTimeOffset.UnixEpoch, "", "g", "w"), Patch.Between(sample.Site, after)), cancel);
         Assert.Equal(0, Run("build", "pellwyn", "--out", Out, "--store", store).Code);
         Assert.Contains("--color-beet: #123456;", await File.ReadAllTextAsync(Path.Combine(Out, "site.css"), cancel), StringComparison.Ordinal);
         Assert.Contains("no site “nowhere”", Run("build", "nowhere", "--out", Out, "--store", store).Error, StringComparison.Ordinal);

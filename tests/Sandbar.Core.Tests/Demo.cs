@@ -1,7 +1,7 @@
-using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Samples.Pellwyn;
+using Sandbar.Core.Values;
 
 namespace Sandbar.Core.Tests;
 
@@ -26,18 +26,18 @@ internal static class Demo
     public static Look Look(this Site site, string id) => site.Looks.Get(id);
 
     /// <summary>Values a property can be typed as, so many that two differ from whatever is set.</summary>
-    public static string[] Values(PartProperty property) => property.Kind switch
+    public static string[] Values(Setting setting) => setting.Kind.Code switch
     {
-        ValueKind.Color => ["attention", "#123456"],
-        ValueKind.Fill => ["dawn", "attention"],
-        ValueKind.TextStyle => ["Lead", "Caption"],
-        ValueKind.Border => ["bright", "ring"],
-        ValueKind.Radius => ["round", "3px"],
-        ValueKind.Shadow => ["lift", "none"],
-        ValueKind.Length => ["space 7 * 2", "13px"],
-        ValueKind.Sides => ["1px 2px 3px 4px", "space 1 + 3px"],
-        ValueKind.Number => property.Max == 1 ? ["0.5", "0.25"] : ["4", "5"],
-        ValueKind.Word => [.. property.Words.Keys],
-        _ => throw new ArgumentOutOfRangeException(nameof(property)),
+        "color" => ["attention", "#123456"],
+        "fill" => ["dawn", "attention"],
+        "text-style" => ["Lead", "Caption"],
+        "line" => ["bright", "ring"],
+        "shadow" => ["lift", "none"],
+        "length" when setting.Id.EndsWith("radius", StringComparison.Ordinal) => ["round", "3px"],
+        "length" => ["space 7 * 2", "13px"],
+        "sides" => ["1px 2px 3px 4px", "space 1 + 3px"],
+        "number" => setting.Max == 1 ? ["0.5", "0.25"] : ["4", "5"],
+        "word" => [.. setting.Words.Select(w => w.Label)],
+        _ => throw new ArgumentOutOfRangeException(nameof(setting), setting.Kind.Code),
     };
 }

@@ -53,7 +53,7 @@ public class KillTests
             var css = $"#{(Math.Abs(window.GetHashCode(StringComparison.Ordinal)) + i) % 0xFFFFFF:x6}";
             try
             {
-                var request = new { version, window, openedAt = 0, gesture = $"{window} {i}", edit = new { kind = "setColor", color, css } };
+                var request = new { version, window, openedAt = 0, gesture = $"{window} {i}", edit = LocalServer.SetColor(css, color) };
                 using var response = await client.PostAsJsonAsync("/api/sites/pellwyn/edits", request, cancel);
                 version = (await response.JsonAsync()).Version();
                 answered[version.ToString()] = css;

@@ -78,11 +78,11 @@ public sealed class LiveTests : IAsyncLifetime
     public async Task Trials_that_cannot_be_are_answered_and_the_window_stays()
     {
         Assert.Contains("cannot be left empty", Assert.Single((await TryAsync(0, new SetContent("header", "name", ""))).Problems).Message, StringComparison.Ordinal);
-        Assert.True((await TryAsync(7, new SetColor("beet", "red"))).IsOutdated);
-        Assert.True((await window.InvokeAsync<TrialResult>("Try", "nowhere", new TrialRequest(0, new SetColor("beet", "red"), []), Cancel)).IsOutdated);
+        Assert.True((await TryAsync(7, Do.Color("beet", "red"))).IsOutdated);
+        Assert.True((await window.InvokeAsync<TrialResult>("Try", "nowhere", new TrialRequest(0, Do.Color("beet", "red"), []), Cancel)).IsOutdated);
         Assert.Null(await window.InvokeAsync<long?>("Follow", "nowhere", Cancel));
         await Assert.ThrowsAnyAsync<Exception>(() => window.InvokeAsync<TrialResult>("Try", "pellwyn", new { version = 0, edit = new { kind = "unheard-of" }, pages = Array.Empty<string>() }, Cancel));
-        Assert.NotNull((await TryAsync(0, new SetColor("beet", "red"))).Answer);
+        Assert.NotNull((await TryAsync(0, Do.Color("beet", "red"))).Answer);
     }
 
     [Theory]

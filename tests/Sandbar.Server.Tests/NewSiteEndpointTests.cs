@@ -21,7 +21,7 @@ public sealed class NewSiteEndpointTests : IAsyncLifetime
     {
         var made = await StartAsync("Harbour Walks", "#1f4e79", "lora", "work-sans", "19").OkAsync();
         Assert.Equal("harbour-walks", made["slug"]!.GetValue<string>());
-        var site = (await server.Client.GetFromJsonAsync<JsonObject>("/api/sites/harbour-walks?window=w", Cancel))!;
+        var site = (await server.Client.GetFromJsonAsync<JsonObject>("/api/sites/harbour-walks?window=w", Cancel))!["site"]!;
         Assert.Equal(["Lora", "Work Sans"], site["type"]!["families"]!.AsArray().Select(f => f!["name"]!.GetValue<string>()));
         foreach (var file in site["type"]!["families"]!.AsArray().SelectMany(f => f!["files"]!.AsArray()))
             Assert.Equal("font/woff2", (await server.Client.GetAsync(file!["address"]!.GetValue<string>(), Cancel)).Content.Headers.ContentType!.MediaType);
@@ -45,11 +45,11 @@ public sealed class NewSiteEndpointTests : IAsyncLifetime
     [Fact]
     public async Task A_family_taken_from_the_shelf_is_kept_with_the_site_and_released()
     {
-        await server.EditAsync(0, new { kind = "setFamily", family = "fraunces", bundled = "lora" }).OkAsync();
+        await server.EditAsync(0, new { kind = "setThing", of = "family", id = "fraunces", field = "letters", text = "Lora" }).OkAsync();
         using var zip = new System.IO.Compression.ZipArchive(new MemoryStream(await server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/pages.zip", Cancel)));
         Assert.True(zip.GetEntry("fonts/lora-latin-wght-normal.woff2")!.Length > 10_000);
         Assert.Null(zip.GetEntry("fonts/fraunces-latin-wght-normal.woff2"));
-        var shelf = Sandbar.Core.Typography.BundledFamilies.Find("lora")!;
+        var shelf = Sandbar.Core.Foundations.Type.BundledFamilies.Find("lora")!;
         Assert.NotNull(await new Sandbar.Store.SiteStore(server.Store).AssetAsync(shelf.Assets[0].Hash, Cancel));
     }
 
@@ -89,7 +89,7 @@ public sealed class NewSiteEndpointTests : IAsyncLifetime
         var sheet = (await server.Client.GetFromJsonAsync<JsonObject>("/api/sites/pellwyn/sheet?before=name", Cancel))!;
         var now = (await server.Client.GetFromJsonAsync<JsonObject>("/api/sites/pellwyn/sheet", Cancel))!;
         Assert.NotEqual(now["pages"]!["home"]!.GetValue<string>(), sheet["pages"]!["home"]!.GetValue<string>());
-        Assert.Equal(now["generated"]!.GetValue<string>(), sheet["generated"]!.GetValue<string>());
+        Assert.Equal(now["rules"]!.ToJsonString(), sheet["rules"]!.ToJsonString());
     }
 
     private Task<HttpResponseMessage> StartAsync(string name, string? color, string? heading, string? text, string? size) =>

@@ -24,7 +24,7 @@ public sealed class ServerTests : IAsyncLifetime
     {
         var trial = (await server.TryAsync(0, LocalServer.SetColor("#336699")).OkAsync())["answer"]!;
         var rule = Assert.Single(trial["rules"]!.AsArray())!;
-        Assert.Equal("colors", rule["key"]!.GetValue<string>());
+        Assert.Equal("color", rule["key"]!.GetValue<string>());
         Assert.Contains(rule["set"]!.AsArray(), d => d!["name"]!.GetValue<string>() == "--color-beet" && d["value"]!.GetValue<string>() == "#336699");
         Assert.Equal("#336699", Assert.Single(trial["colors"]!.AsArray())!["hex"]!.GetValue<string>());
         Assert.Null(trial["sheet"]);
@@ -36,8 +36,10 @@ public sealed class ServerTests : IAsyncLifetime
     public async Task A_trial_of_a_new_rule_brings_the_whole_sheet()
     {
         var trial = (await server.TryAsync(0, new { kind = "setCell", look = "button-filled", property = "opacity", state = "pressed", from = (int?)null, below = (int?)null, text = "0.5" }).OkAsync())["answer"]!;
-        Assert.Contains(".button-filled:is(:active", trial["sheet"]!["generated"]!.GetValue<string>(), StringComparison.Ordinal);
-        Assert.Contains(trial["sheet"]!["keys"]!.AsArray(), k => k!.GetValue<string>() == "look button-filled pressed");
+        var rule = Assert.Single(trial["sheet"]!["rules"]!.AsArray())!;
+        Assert.Equal("look button-filled pressed", rule["key"]!.GetValue<string>());
+        Assert.Contains(".button-filled:is(:active", rule["css"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Contains(trial["sheet"]!["order"]!.AsArray(), k => k!.GetValue<string>() == "look button-filled pressed");
     }
 
     [Fact]
@@ -89,11 +91,11 @@ public sealed class ServerTests : IAsyncLifetime
     }
 
     [Theory]
-    [InlineData("""{"kind":"setColor","color":"beet","css":"#12"}""", "/css", "“#12” is not a colour")]
-    [InlineData("""{"kind":"setColor","color":"gone","css":"red"}""", "/color", "no longer in the palette")]
+    [InlineData("""{"kind":"setThing","of":"color","id":"beet","field":"color","text":"#12"}""", "/text", "“#12” is not a colour")]
+    [InlineData("""{"kind":"setThing","of":"color","id":"gone","field":"color","text":"red"}""", "/id", "no longer there")]
     [InlineData("""{"kind":"setCell","look":"button-filled","property":"padding","state":"rest","from":null,"below":null,"text":"-4px"}""", "/text", "cannot be negative")]
     [InlineData("""{"kind":"setCell","look":"button-filled","property":"padding","state":"rest","from":null,"below":null,"text":"NaN"}""", "/text", "cannot be read")]
-    [InlineData("""{"kind":"addColor","color":"x","name":"LEAF","css":"red"}""", "/name", "is taken")]
+    [InlineData("""{"kind":"addThing","of":"color","id":"x","name":"LEAF","values":{"color":"red"}}""", "/name", "is taken")]
     [InlineData("""{"kind":"takeBack","gesture":"x","label":"x","again":false}""", "/kind", "Use undo")]
     public async Task A_bad_value_is_answered_at_its_place(string edit, string path, string said)
     {
@@ -113,11 +115,11 @@ public sealed class ServerTests : IAsyncLifetime
     [InlineData("")]
     [InlineData("{")]
     [InlineData("""{"version":0}""")]
-    [InlineData("""{"version":NaN,"edit":{"kind":"setColor","color":"beet","css":"red"}}""")]
-    [InlineData("""{"version":"0","edit":{"kind":"setColor","color":"beet","css":"red"}}""")]
+    [InlineData("""{"version":NaN,"edit":{"kind":"setThing","of":"color","id":"beet","field":"color","text":"red"}}""")]
+    [InlineData("""{"version":"0","edit":{"kind":"setThing","of":"color","id":"beet","field":"color","text":"red"}}""")]
     [InlineData("""{"version":0,"edit":{"kind":"nothing"}}""")]
-    [InlineData("""{"version":0,"edit":{"kind":"setColor","color":"beet","css":null}}""")]
-    [InlineData("""{"version":0,"edit":{"kind":"setColor","color":"beet","css":"red","more":1}}""")]
+    [InlineData("""{"version":0,"edit":{"kind":"setThing","of":"color","id":"beet","field":"color","text":null}}""")]
+    [InlineData("""{"version":0,"edit":{"kind":"setThing","of":"color","id":"beet","field":"color","text":"red","more":1}}""")]
     public async Task A_body_that_cannot_be_read_is_refused_in_words(string body)
     {
         using var response = await PostAsync("trials", body);
@@ -205,7 +207,7 @@ public sealed class ServerTests : IAsyncLifetime
         var css = await server.Client.GetStringAsync("/api/sites/pellwyn/release/site.css", Cancel);
         using var reader = new StreamReader(zip.GetEntry("site.css")!.Open());
         Assert.Equal(css, await reader.ReadToEndAsync(Cancel));
-        Assert.Equal((await server.SiteAsync())["figures"]!["stylesheetBytes"]!.GetValue<int>(), Encoding.UTF8.GetByteCount(css));
+        Assert.Equal((await server.SiteAsync())["site"]!["figures"]!["stylesheetBytes"]!.GetValue<int>(), Encoding.UTF8.GetByteCount(css));
     }
 
     private Task<HttpResponseMessage> PostAsync(string what, string body)
@@ -256,7 +258,7 @@ public sealed class ServerTests : IAsyncLifetime
         await server.EditAsync(1, LocalServer.SetColor("#222222"), gesture: "drag").OkAsync();
         await server.EditAsync(2, LocalServer.SetColor("#333333"), gesture: "drag").OkAsync();
         var before = (await server.Client.GetFromJsonAsync<JsonObject>("/api/sites/pellwyn/sheet?before=edit", Cancel))!;
-        Assert.Contains("--color-beet: #111111;", before["generated"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.Contains("--color-beet: #111111;", before["rules"]!.ToJsonString(), StringComparison.Ordinal);
         Assert.Equal("#333333", (await server.SiteAsync()).Color());
     }
 
@@ -268,7 +270,7 @@ public sealed class ServerTests : IAsyncLifetime
         Assert.Equal("pellwyn-in-winter", copy["slug"]!.GetValue<string>());
         using (var taken = await server.Client.PostAsJsonAsync("/api/sites/pellwyn/copies", new { name = "PELLWYN in winter" }, Cancel)) Assert.Equal(HttpStatusCode.BadRequest, taken.StatusCode);
         var site = (await server.Client.GetFromJsonAsync<JsonObject>("/api/sites/pellwyn-in-winter?window=w", Cancel))!;
-        Assert.Equal((0L, "#111111", "Pellwyn in winter"), (site.Version(), site.Color(), site["name"]!.GetValue<string>()));
+        Assert.Equal((0L, "#111111", "Pellwyn in winter"), (site.Version(), site.Color(), site["site"]!["name"]!.GetValue<string>()));
 
         Assert.Equal(HttpStatusCode.NoContent, (await server.Client.DeleteAsync("/api/sites/pellwyn", Cancel)).StatusCode);
         Assert.Equal(["pellwyn-in-winter"], await SlugsAsync());

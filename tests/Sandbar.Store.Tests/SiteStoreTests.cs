@@ -1,5 +1,6 @@
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
+using Sandbar.Core.Foundations.Palette;
 using Sandbar.Core.Samples.Pellwyn;
 
 namespace Sandbar.Store.Tests;
@@ -49,16 +50,17 @@ public sealed class SiteStoreTests : IAsyncLifetime
         var site = (await store.OpenAsync("pellwyn", Cancel))!.Site;
         for (var version = 1; version <= count; version++)
         {
-            var (after, entry) = Make(site, version, new SetColor("beet", $"#{version:x6}"));
-            await store.AppendAsync(after, entry, Cancel);
+            var edit = Do.Color("beet", $"#{version:x6}");
+            var (after, entry) = Make(site, version, edit);
+            await store.AppendAsync(after, edit, entry, Cancel);
             site = after;
         }
         var stored = await new SiteStore(folder).OpenAsync("pellwyn", Cancel);
         Assert.Equal((count, count), (stored!.Version, stored.Journal.Count));
-        Assert.Equal($"#{count:x6}", stored.Site.Palette.Colors.Get("beet").Css);
+        Assert.Equal($"#{count:x6}", stored.Site.Palette.Colors.Get("beet").Css());
         var entries = await store.EntriesAsync("pellwyn", [3, 1], Cancel);
-        Assert.Equal([new SetColor("beet", "#000001"), new SetColor("beet", "#000003")], entries.Select(e => e.Edit));
-        Assert.Equal("/palette/colors/beet/css", Assert.Single(entries[0].Patch.Changes).Path);
+        Assert.Equal(["beet → #000001", "beet → #000003"], entries.Select(e => e.Line.Label));
+        Assert.Equal("/palette/colors/beet/color", Assert.Single(entries[0].Patch.Changes).Path);
     }
 
     [Fact]
@@ -67,10 +69,11 @@ public sealed class SiteStoreTests : IAsyncLifetime
         var site = (await store.OpenAsync("pellwyn", Cancel))!.Site;
         var outcomes = await Task.WhenAll(Enumerable.Range(0, 8).Select(async i =>
         {
-            var (after, entry) = Make(site, 1, new SetColor("beet", $"#00000{i}"));
+            var edit = Do.Color("beet", $"#00000{i}");
+            var (after, entry) = Make(site, 1, edit);
             try
             {
-                await new SiteStore(folder).AppendAsync(after, entry, Cancel);
+                await new SiteStore(folder).AppendAsync(after, edit, entry, Cancel);
                 return true;
             }
             catch (VersionTakenException)
@@ -86,8 +89,9 @@ public sealed class SiteStoreTests : IAsyncLifetime
     public async Task Renaming_shows_in_the_list()
     {
         var site = (await store.OpenAsync("pellwyn", Cancel))!.Site;
-        var (after, entry) = Make(site, 1, new RenameSite("Pellwyn Seeds"));
-        await store.AppendAsync(after, entry, Cancel);
+        var edit = new RenameSite("Pellwyn Seeds");
+        var (after, entry) = Make(site, 1, edit);
+        await store.AppendAsync(after, edit, entry, Cancel);
         Assert.Equal("Pellwyn Seeds", Assert.Single(await store.ListAsync(Cancel)).Name);
     }
 
@@ -97,7 +101,7 @@ public sealed class SiteStoreTests : IAsyncLifetime
         var site = (await store.OpenAsync("pellwyn", Cancel))!.Site;
         Assert.True(await store.NameAsync(site, new("s1", "Before the sale", 0, DateTimeOffset.UnixEpoch), Cancel));
         Assert.False(await store.NameAsync(site, new("s2", "before THE sale", 0, DateTimeOffset.UnixEpoch), Cancel));
-        var later = new SetColor("beet", "red").Apply(site).Site!;
+        var later = Do.Color("beet", "red").Apply(site).Site!;
         Assert.True(await store.NameAsync(later, new("s3", "Red", 1, DateTimeOffset.UnixEpoch.AddDays(1)), Cancel));
         Assert.Equal(["Red", "Before the sale"], (await store.SnapshotsAsync("pellwyn", Cancel)).Select(s => s.Name));
         var kept = (await store.SnapshotAsync("pellwyn", "s1", Cancel))!.Value;
@@ -108,6 +112,6 @@ public sealed class SiteStoreTests : IAsyncLifetime
     private static (Site After, JournalEntry Entry) Make(Site site, long version, Edit edit)
     {
         var after = edit.Apply(site).Site!;
-        return (after, new(new(version, DateTimeOffset.UnixEpoch, edit.Describe(site), $"g{version}", "w"), edit, Patch.Between(site, after)));
+        return (after, new(new(version, DateTimeOffset.UnixEpoch, edit.Describe(site), $"g{version}", "w"), Patch.Between(site, after)));
     }
 }

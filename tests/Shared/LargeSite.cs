@@ -1,4 +1,6 @@
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Fills;
+using Sandbar.Core.Foundations.Palette;
 using Sandbar.Core.Starting;
 
 namespace Sandbar.Tests;
@@ -15,15 +17,15 @@ public static class LargeSite
         var (made, _) = NewSite.Create(new(Named("Everything in plenty", 0), "#7a4b1e", "bitter", "figtree", null), Slug);
         var site = made!.Site;
         var home = site.Pages[0];
-        var body = site.Typography.Styles[0];
+        var body = site.Type.Styles[0];
         return made with
         {
             Site = site with
             {
                 Palette = site.Palette with { Colors = [.. site.Palette.Colors, .. Enumerable.Range(1, Colors - site.Palette.Colors.Length).Select(Color)] },
-                Typography = site.Typography with
+                Type = site.Type with
                 {
-                    Styles = [.. site.Typography.Styles, .. Enumerable.Range(1, ExtraStyles).Select(n => body with { Id = $"style-{n}", Name = Named("Text for a purpose", n), CssName = $"style-{n}" })],
+                    Styles = [.. site.Type.Styles, .. Enumerable.Range(1, ExtraStyles).Select(n => body with { Id = $"style-{n}", Name = Named("Text for a purpose", n), CssName = $"style-{n}" })],
                 },
                 Fills = new([.. site.Fills.Gradients, .. Enumerable.Range(1, Gradients - 1).Select(Gradient)]),
                 Pages = [home, .. Enumerable.Range(2, Pages - 1).Select(n => Page(home, n))],
@@ -32,11 +34,11 @@ public static class LargeSite
         };
     }
 
-    private static BaseColor Color(int n) => new($"color-{n}", Named("A colour between others", n), $"color-{n}", $"oklch({0.3 + n * 0.03:0.00} 0.1 {n * 23 % 360})");
+    private static BaseColor Color(int n) => new($"color-{n}", Named("A colour between others", n), $"color-{n}", new FixedColorValue($"oklch({0.3 + n * 0.03:0.00} 0.1 {n * 23 % 360})"));
 
-    private static Gradient Gradient(int n) => new(
+    private static Gradient Gradient(int n) => GradientKind.Between(
         $"gradient-{n}", Named("From one to another", n), $"gradient-{n}", n * 9,
-        [new(new ReferenceValue(ReferenceKind.Color, "paper", 0), 0), new(new ReferenceValue(ReferenceKind.Color, $"color-{n % 15 + 1}", 3), 100)]);
+        new ReferenceValue(ColorKind.Kind, "paper"), new ReferenceValue(ColorKind.Kind, $"color-{n % 15 + 1}", 3));
 
     private static Page Page(Page like, int n) => like with { Id = $"page-{n}", Name = Named("A page", n), Slug = $"page-{n}", Sections = [.. like.Sections.Select(s => Renamed(s, n))] };
 

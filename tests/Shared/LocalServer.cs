@@ -53,7 +53,7 @@ public sealed class LocalServer : IAsyncDisposable
     public Task<HttpResponseMessage> ReverseAsync(string way, long version, string window = "test", bool overwrite = false, long openedAt = 0) =>
         Client.PostAsJsonAsync($"/api/sites/pellwyn/{way}", new { version, window, openedAt, gesture = Guid.NewGuid().ToString(), overwrite });
 
-    public static object SetColor(string css) => new { kind = "setColor", color = "beet", css };
+    public static object SetColor(string css, string color = "beet") => new { kind = "setThing", of = "color", id = color, field = "color", text = css };
 
     public async ValueTask DisposeAsync()
     {
@@ -104,6 +104,8 @@ public static class Answers
 
     public static long Version(this JsonObject answer) => (answer["site"] ?? answer)["version"]!.GetValue<long>();
 
-    public static string Color(this JsonObject site, string id = "beet") =>
-        (site["site"] ?? site)["colors"]!.AsArray().First(c => c!["id"]!.GetValue<string>() == id)!["css"]!.GetValue<string>();
+    /// <summary>The value of a colour, in an opened site or in what an edit changed.</summary>
+    public static string Color(this JsonObject answer, string id = "beet") => answer["changes"] is JsonArray changes
+        ? changes.First(c => c!["path"]!.GetValue<string>() == $"/colors/{id}/css")!["value"]!.GetValue<string>()
+        : answer["site"]!["colors"]!.AsArray().First(c => c!["id"]!.GetValue<string>() == id)!["css"]!.GetValue<string>();
 }

@@ -3,9 +3,14 @@ import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
 export type SiteView = Schemas['SiteView'];
+export type CatalogueView = Schemas['CatalogueView'];
 export type SheetView = Schemas['SheetView'];
+export type HistoryView = Schemas['HistoryView'];
 export type TrialAnswer = Schemas['TrialAnswer'];
 export type Edit = Schemas['Edit'];
+export type ThingView = Schemas['ThingView'];
+export type FieldValueView = Schemas['FieldValueView'];
+export type SettingView = Schemas['SettingView'];
 export type ColorView = Schemas['ColorView'];
 export type PartView = Schemas['PartView'];
 export type LookView = Schemas['LookView'];

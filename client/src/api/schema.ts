@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCatalogue"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/colors/plane": {
         parameters: {
             query?: never;
@@ -347,6 +363,10 @@ export interface components {
             to: number;
             files: components["schemas"]["FontFileView"][];
         };
+        CatalogueView: {
+            parts: components["schemas"]["PartView"][];
+            kinds: components["schemas"]["KindView"][];
+        };
         CellView: {
             property: string;
             state: components["schemas"]["State"];
@@ -360,7 +380,6 @@ export interface components {
         };
         ColorView: {
             id: string;
-            name: string;
             css: string;
             hex: string;
             tints: string[];
@@ -372,8 +391,6 @@ export interface components {
             /** Format: double */
             hue: null | number;
             inSrgb: boolean;
-            variable: string;
-            uses: string[];
         };
         CssProblemView: {
             /** Format: int32 */
@@ -393,26 +410,7 @@ export interface components {
         DuplicateRequest: {
             name: string;
         };
-        Edit: components["schemas"]["EditRenameSite"] | components["schemas"]["EditAddColor"] | components["schemas"]["EditSetColor"] | components["schemas"]["EditRenameColor"] | components["schemas"]["EditRemoveColor"] | components["schemas"]["EditSetRole"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetScale"] | components["schemas"]["EditSetTextStyle"] | components["schemas"]["EditAddTextStyle"] | components["schemas"]["EditRenameTextStyle"] | components["schemas"]["EditRemoveTextStyle"] | components["schemas"]["EditSetFamily"] | components["schemas"]["EditAddFamily"] | components["schemas"]["EditRemoveFamily"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditTakeBack"];
-        EditAddColor: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "addColor";
-            color: string;
-            name: string;
-            css: string;
-        };
-        EditAddFamily: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "addFamily";
-            family: string;
-            bundled: string;
-        };
+        Edit: components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"];
         EditAddMenuItem: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -424,19 +422,29 @@ export interface components {
             label: string;
             page: string;
         };
-        EditAddTextStyle: {
+        EditAddThing: {
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "addTextStyle";
-            style: string;
-            name: string;
-            like: string;
+            kind: "addThing";
+            of: string;
+            id: string;
+            name?: null | string;
+            like?: null | string;
+            values?: null | {
+                [key: string]: string;
+            };
+            in?: null | string;
         };
         EditAnswer: {
-            site: components["schemas"]["SiteView"];
-            sheet: components["schemas"]["SheetView"];
+            /** Format: int64 */
+            from: number;
+            /** Format: int64 */
+            version: number;
+            changes: components["schemas"]["ViewChange"][];
+            sheet: components["schemas"]["SheetChange"];
+            history: components["schemas"]["HistoryView"];
         };
         EditBringBack: {
             /**
@@ -458,21 +466,17 @@ export interface components {
             /** Format: int32 */
             to: number;
         };
-        EditRemoveColor: {
+        EditMoveThing: {
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "removeColor";
-            color: string;
-        };
-        EditRemoveFamily: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "removeFamily";
-            family: string;
+            kind: "moveThing";
+            of: string;
+            id: string;
+            /** Format: int32 */
+            to: number;
+            in?: null | string;
         };
         EditRemoveMenuItem: {
             /**
@@ -483,22 +487,16 @@ export interface components {
             menu: string;
             item: string;
         };
-        EditRemoveTextStyle: {
+        EditRemoveThing: {
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "removeTextStyle";
-            style: string;
-        };
-        EditRenameColor: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "renameColor";
-            color: string;
-            name: string;
+            kind: "removeThing";
+            of: string;
+            id: string;
+            by?: null | string;
+            in?: null | string;
         };
         EditRenameSite: {
             /**
@@ -508,13 +506,14 @@ export interface components {
             kind: "renameSite";
             name: string;
         };
-        EditRenameTextStyle: {
+        EditRenameThing: {
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "renameTextStyle";
-            style: string;
+            kind: "renameThing";
+            of: string;
+            id: string;
             name: string;
         };
         EditRequest: {
@@ -559,15 +558,6 @@ export interface components {
             below: null | number;
             text: null | string;
         };
-        EditSetColor: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "setColor";
-            color: string;
-            css: string;
-        };
         EditSetContent: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -577,15 +567,6 @@ export interface components {
             block: string;
             slot: string;
             text: string;
-        };
-        EditSetFamily: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "setFamily";
-            family: string;
-            bundled: string;
         };
         EditSetMenuItem: {
             /**
@@ -606,34 +587,17 @@ export interface components {
             kind: "setOverrides";
             css: string;
         };
-        EditSetRole: {
+        EditSetThing: {
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "setRole";
-            scheme: string;
-            role: string;
-            choice: components["schemas"]["RoleColor"];
-        };
-        EditSetScale: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "setScale";
-            setting: components["schemas"]["ScaleSetting"];
+            kind: "setThing";
+            of: string;
+            id: string;
+            field: string;
             text: string;
-        };
-        EditSetTextStyle: {
-            /**
-             * @description discriminator enum property added by openapi-typescript
-             * @enum {string}
-             */
-            kind: "setTextStyle";
-            style: string;
-            setting: components["schemas"]["TextStyleSetting"];
-            text: string;
+            in?: null | string;
         };
         EditTakeBack: {
             /**
@@ -645,24 +609,28 @@ export interface components {
             label: string;
             again: boolean;
         };
-        EditTurnScheme: {
+        EditTakeLooks: {
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "turnScheme";
-            scheme: string;
-            into: null | string;
+            kind: "takeLooks";
+            looks: string[];
         };
         /** @enum {unknown} */
         FamilyClass: "serif" | "sans" | "slab" | "mono" | "display" | "hand";
         FamilyView: {
             id: string;
             name: string;
-            variable: string;
+            face: string;
             stack: string;
             files: components["schemas"]["FontFileView"][];
-            uses: string[];
+        };
+        FieldValueView: {
+            id: string;
+            text: string;
+            note: string;
+            names: null | string[];
         };
         FiguresView: {
             /** Format: int32 */
@@ -692,8 +660,24 @@ export interface components {
             redo: null | string;
             last: null | string;
         };
+        ItemsView: {
+            name: string;
+            /** Format: int32 */
+            fewest: number;
+            /** Format: int32 */
+            most: number;
+            fields: components["schemas"]["SettingView"][];
+        };
+        JsonElement: unknown;
+        KindView: {
+            code: string;
+            name: string;
+            fields: components["schemas"]["SettingView"][];
+            items: null | components["schemas"]["ItemsView"];
+        };
         LookView: {
             id: string;
+            part: string;
             name: string;
             selector: string;
             cells: components["schemas"]["CellView"][];
@@ -717,6 +701,11 @@ export interface components {
             heading: null | string;
             text: null | string;
             base: null | string;
+        };
+        OpenedSite: {
+            site: components["schemas"]["SiteView"];
+            sheet: components["schemas"]["SheetView"];
+            history: components["schemas"]["HistoryView"];
         };
         OverridesView: {
             css: string;
@@ -763,18 +752,21 @@ export interface components {
             lowest: null | components["schemas"]["PairInUseView"];
             pairs: components["schemas"]["PairInUseView"][];
         };
-        PartView: {
+        PartUseView: {
             id: string;
-            name: string;
-            hook: string;
-            states: components["schemas"]["State"][];
-            slots: components["schemas"]["SlotView"][];
-            properties: components["schemas"]["PropertyView"][];
-            looks: components["schemas"]["LookView"][];
             /** Format: int32 */
             blocks: number;
             /** Format: int32 */
             pages: number;
+        };
+        PartView: {
+            id: string;
+            name: string;
+            hook: string;
+            hasLooks: boolean;
+            states: components["schemas"]["State"][];
+            slots: components["schemas"]["SlotView"][];
+            properties: components["schemas"]["PropertyView"][];
         };
         PastView: {
             snapshots: components["schemas"]["SnapshotView"][];
@@ -804,12 +796,9 @@ export interface components {
             instance?: null | string;
         };
         PropertyView: {
-            id: string;
-            name: string;
             group: string;
-            kind: components["schemas"]["ValueKind"];
             sameInAllStates: boolean;
-            names: string[];
+            setting: components["schemas"]["SettingView"];
         };
         Reach: {
             /** Format: int32 */
@@ -825,12 +814,6 @@ export interface components {
             openedAt: number;
             gesture: string;
             overwrite: boolean;
-        };
-        RoleColor: {
-            color: null | string;
-            /** Format: int32 */
-            step: number;
-            readableOn: null | string;
         };
         RoleView: {
             id: string;
@@ -848,16 +831,11 @@ export interface components {
             set: components["schemas"]["DeclarationView"][];
             unset: string[];
         };
-        ScaleEndView: {
-            /** Format: double */
-            width: number;
-            /** Format: double */
-            base: number;
-            /** Format: double */
-            ratio: number;
+        RuleView: {
+            key: string;
+            layer: string;
+            css: string;
         };
-        /** @enum {unknown} */
-        ScaleSetting: "narrowWidth" | "narrowBase" | "narrowRatio" | "wideWidth" | "wideBase" | "wideRatio";
         ScaleStepView: {
             /** Format: int32 */
             step: number;
@@ -866,22 +844,35 @@ export interface components {
             css: string;
             sizes: components["schemas"]["SizeView"][];
         };
-        ScaleView: {
-            narrow: components["schemas"]["ScaleEndView"];
-            wide: components["schemas"]["ScaleEndView"];
-            steps: components["schemas"]["ScaleStepView"][];
-        };
         SchemeView: {
             id: string;
             name: string;
             turnsInto: null | string;
             roles: components["schemas"]["RoleView"][];
         };
+        SettingView: {
+            id: string;
+            name: string;
+            kind: string;
+            words: string[];
+            offers: string[];
+        };
+        SheetChange: {
+            head: null | string;
+            rules: components["schemas"]["RuleView"][];
+            order: null | string[];
+            overrides: null | string;
+            pages: {
+                [key: string]: string;
+            };
+            gone: string[];
+        };
         SheetView: {
             /** Format: int64 */
             version: number;
-            keys: string[];
-            generated: string;
+            head: string;
+            layers: string[];
+            rules: components["schemas"]["RuleView"][];
             overrides: string;
             pages: {
                 [key: string]: string;
@@ -896,16 +887,22 @@ export interface components {
             name: string;
             /** Format: int64 */
             version: number;
+            things: {
+                [key: string]: components["schemas"]["ThingView"][];
+            };
+            names: {
+                [key: string]: string[];
+            };
             colors: components["schemas"]["ColorView"][];
             schemes: components["schemas"]["SchemeView"][];
             type: components["schemas"]["TypeView"];
             frame: components["schemas"]["FrameView"];
             menus: components["schemas"]["MenuView"][];
             pictures: components["schemas"]["PictureView"][];
-            parts: components["schemas"]["PartView"][];
+            looks: components["schemas"]["LookView"][];
+            parts: components["schemas"]["PartUseView"][];
             pages: components["schemas"]["PageView"][];
             overrides: components["schemas"]["OverridesView"];
-            history: components["schemas"]["HistoryView"];
             figures: components["schemas"]["FiguresView"];
         };
         SizeView: {
@@ -923,7 +920,7 @@ export interface components {
             name: string;
             kind: components["schemas"]["SlotKind"];
             required: boolean;
-            words: string[];
+            words: components["schemas"]["WordView"][];
         };
         SnapshotView: {
             id: string;
@@ -935,13 +932,8 @@ export interface components {
         };
         /** @enum {unknown} */
         State: "rest" | "current" | "hover" | "focus" | "pressed" | "off";
-        TextSettingView: {
-            setting: components["schemas"]["TextStyleSetting"];
-            text: string;
-            note: string;
-            names: string[];
-        };
-        TextStyleCss: {
+        TextStyleView: {
+            id: string;
             fontFamily: string;
             /** Format: int32 */
             fontWeight: number;
@@ -949,21 +941,24 @@ export interface components {
             textTransform: string;
             letterSpacing: string;
         };
-        /** @enum {unknown} */
-        TextStyleSetting: "family" | "size" | "weight" | "lineHeight" | "letterSpacing" | "case" | "slant";
-        TextStyleView: {
+        ThingItemView: {
+            id: string;
+            fields: components["schemas"]["FieldValueView"][];
+        };
+        ThingView: {
             id: string;
             name: string;
-            isPageText: boolean;
-            settings: components["schemas"]["TextSettingView"][];
+            token: null | string;
+            fields: components["schemas"]["FieldValueView"][];
+            items: null | components["schemas"]["ThingItemView"][];
             uses: string[];
-            css: components["schemas"]["TextStyleCss"];
+            stays: null | string;
         };
         TrialAnswer: {
             /** Format: int64 */
             version: number;
             rules: components["schemas"]["RuleChangeView"][];
-            sheet: null | components["schemas"]["SheetView"];
+            sheet: null | components["schemas"]["SheetChange"];
             overrides: null | string;
             problems: null | components["schemas"]["CssProblemView"][];
             colors: components["schemas"]["ColorView"][];
@@ -984,12 +979,19 @@ export interface components {
         };
         TypeView: {
             families: components["schemas"]["FamilyView"][];
-            scale: components["schemas"]["ScaleView"];
+            steps: components["schemas"]["ScaleStepView"][];
             styles: components["schemas"]["TextStyleView"][];
             words: string;
         };
-        /** @enum {unknown} */
-        ValueKind: "color" | "fill" | "textStyle" | "border" | "radius" | "shadow" | "length" | "sides" | "number" | "word";
+        ViewChange: {
+            path: string;
+            value: null | components["schemas"]["JsonElement"];
+            order: null | string[];
+        };
+        WordView: {
+            code: string;
+            label: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -1019,7 +1021,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SiteView"];
+                    "application/json": components["schemas"]["OpenedSite"];
                 };
             };
         };
@@ -1041,6 +1043,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    getCatalogue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueView"];
+                };
             };
         };
     };

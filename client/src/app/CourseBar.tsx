@@ -1,5 +1,5 @@
 import { NavLink, useSearchParams } from 'react-router';
-import { useEditing } from './editingContext';
+import { useEditing } from '../site/editingContext';
 import { VIEW_PARAMS } from '../stage/view';
 import { COURSE } from './steps';
 

@@ -1,15 +1,17 @@
 import { Input, Modal } from 'antd';
 import { useId, useMemo, useState, type KeyboardEvent } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { useEditing } from './editingContext';
-import { findPlaces, placesOf, type Place } from './places';
+import { useEditing } from '../site/editingContext';
+import type { Place } from '../site/step';
+import { findPlaces, placesOf } from './places';
 
 const MOST = 12;
 
 /** Jumps to any step, part, setting, colour or page by its name. */
 export function Find({ onClose }: { onClose: () => void }) {
   const site = useEditing((e) => e.site);
-  const places = useMemo(() => placesOf(site), [site]);
+  const catalogue = useEditing((e) => e.catalogue);
+  const places = useMemo(() => placesOf(site, catalogue), [site, catalogue]);
   const [typed, setTyped] = useState('');
   const [at, setAt] = useState(0);
   const { step } = useParams();

@@ -1,6 +1,6 @@
 import { Popover, Switch } from 'antd';
 import { KEYS } from './shortcuts';
-import { useSingleKeys } from './singleKeys';
+import { useSingleKeys } from '../ui/singleKeys';
 
 /** Tells the keys, and turns the single ones off. */
 export function KeysButton() {

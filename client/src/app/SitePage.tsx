@@ -2,24 +2,24 @@ import { Alert, App, Button, Skeleton } from 'antd';
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Navigate, useParams } from 'react-router';
-import { useOpenSite } from '../api/editing';
-import { FrameStep } from '../steps/frame/FrameStep';
-import { PaletteStep } from '../steps/palette/PaletteStep';
-import { PartsStep } from '../steps/parts/PartsStep';
-import { SnapshotsStep } from '../steps/snapshots/SnapshotsStep';
-import { TypeStep } from '../steps/type/TypeStep';
+import { useOpenSite } from '../site/useOpenSite';
 import { Stage } from '../stage/Stage';
 import { useStageView } from '../stage/view';
 import { CourseBar } from './CourseBar';
-import { EditingContext, useActions, useEditing, useEditingStore } from './editingContext';
+import { EditingContext, useActions, useEditing, useEditingStore } from '../site/editingContext';
 import { Find } from './Find';
 import { useShortcuts } from './shortcuts';
 import { StatusLine } from './StatusLine';
-import { COURSE, type StepId } from './steps';
+import { STEPS } from './steps';
 import { TopBar } from './TopBar';
 
-// The CSS editor is half the weight of the rest: it comes when it is needed.
-const OverridesStep = lazy(() => import('../steps/overrides/OverridesStep'));
+/** Each step comes when it is first gone to. */
+const VIEWS = new Map(
+  STEPS.map((step) => {
+    const View = lazy(step.load);
+    return [step.id, <View key={step.id} />];
+  }),
+);
 
 /** A site at a step. */
 export function SitePage() {
@@ -67,7 +67,7 @@ function Workplace() {
   useTrouble();
   const { connect } = useActions();
   useEffect(() => connect(), [connect]);
-  const known = COURSE.flatMap((move) => move.steps).find((s) => s.id === step);
+  const known = STEPS.find((s) => s.id === step);
   useEffect(() => {
     document.title = `${known?.name ?? 'Site'} · ${name} · Sandbar`;
   }, [known, name]);
@@ -79,7 +79,7 @@ function Workplace() {
       <main className="work">
         <Group orientation="horizontal" className="panels">
           <Panel defaultSize="43%" minSize="360px" className="panel">
-            <Step id={known.id} />
+            <Suspense fallback={<Loading />}>{VIEWS.get(known.id)}</Suspense>
           </Panel>
           <Separator className="splitter" aria-label="Width of the panel" />
           <Panel minSize="360px" className="panel">
@@ -102,27 +102,6 @@ function Loading() {
     };
   }, []);
   return <Skeleton active={false} className="waiting" />;
-}
-
-function Step({ id }: { id: StepId }) {
-  switch (id) {
-    case 'palette':
-      return <PaletteStep />;
-    case 'type':
-      return <TypeStep />;
-    case 'frame':
-      return <FrameStep />;
-    case 'parts':
-      return <PartsStep />;
-    case 'snapshots':
-      return <SnapshotsStep />;
-    case 'overrides':
-      return (
-        <Suspense fallback={<Loading />}>
-          <OverridesStep />
-        </Suspense>
-      );
-  }
 }
 
 /** Shows what went wrong until it is read. */

@@ -2,19 +2,20 @@ import { cleanup, render, screen } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { create } from 'zustand';
 import type { Schemas, SiteView } from '../api/client';
-import type { Editing } from '../api/editing';
-import { EditingContext } from './editingContext';
+import type { Editing } from '../site/editing';
+import { EditingContext } from '../site/editingContext';
 import { StatusLine } from './StatusLine';
 
 let pairs: Partial<Schemas['PairsView']> | undefined;
 let reach: Schemas['Reach'] | undefined;
 
-vi.mock('../api/figures', () => ({ usePairs: () => ({ data: pairs }), useReach: () => reach }));
+vi.mock('../site/figures', () => ({ usePairs: () => ({ data: pairs }), useReach: () => reach }));
 
 const show = (last: string | null) => {
-  const site = { history: { undo: null, redo: null, last }, figures: { stylesheetBytes: 26149 } } as unknown as SiteView;
+  const history = { undo: null, redo: null, last };
+  const site = { figures: { stylesheetBytes: 26149 } } as unknown as SiteView;
   render(
-    <EditingContext value={create<Editing>(() => ({ site }) as unknown as Editing)}>
+    <EditingContext value={create<Editing>(() => ({ site, history }) as unknown as Editing)}>
       <StatusLine />
     </EditingContext>,
   );

@@ -1,9 +1,9 @@
-import { usePairs, useReach } from '../api/figures';
-import { useEditing } from './editingContext';
+import { usePairs, useReach } from '../site/figures';
+import { useEditing } from '../site/editingContext';
 
 /** The text that reads worst, the last edit, and what the stylesheet weighs. */
 export function StatusLine() {
-  const last = useEditing((e) => e.site.history.last);
+  const last = useEditing((e) => e.history.last);
   const bytes = useEditing((e) => e.site.figures.stylesheetBytes);
   const pairs = usePairs().data;
   const reach = useReach();

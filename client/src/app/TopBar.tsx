@@ -1,12 +1,13 @@
 import { Button, Dropdown, Tooltip } from 'antd';
 import { Link } from 'react-router';
-import { useEditing } from './editingContext';
+import { useEditing } from '../site/editingContext';
 import { KeysButton } from './KeysButton';
 import { useReverse } from './shortcuts';
 
 /** Site, undo and redo, save state, release. */
 export function TopBar({ onFind }: { onFind: () => void }) {
   const site = useEditing((e) => e.site);
+  const history = useEditing((e) => e.history);
   const saving = useEditing((e) => e.saving);
   const connected = useEditing((e) => e.connected);
   const reverse = useReverse();
@@ -20,8 +21,8 @@ export function TopBar({ onFind }: { onFind: () => void }) {
         {site.name}
       </span>
       <span className="rule" aria-hidden="true" />
-      <ReverseButton way="undo" label={site.history.undo ?? null} onClick={() => void reverse('undo')} />
-      <ReverseButton way="redo" label={site.history.redo ?? null} onClick={() => void reverse('redo')} />
+      <ReverseButton way="undo" label={history.undo ?? null} onClick={() => void reverse('undo')} />
+      <ReverseButton way="redo" label={history.redo ?? null} onClick={() => void reverse('redo')} />
       <span className="save-state" role="status">
         {!connected
           ? 'No connection. Trying again…'

@@ -1,28 +1,30 @@
 import { expect, test } from 'vitest';
-import type { SiteView } from '../api/client';
+import type { CatalogueView, SiteView } from '../api/client';
 import { findPlaces, placesOf } from './places';
 
-const property = (id: string, name: string) => ({ id, name, group: '', kind: 'length', sameInAllStates: false, names: [] });
+const property = (id: string, name: string) => ({ setting: { id, name } });
 const site = {
   pages: [{ id: 'home', name: 'Home', slug: 'index' }],
-  colors: [{ id: 'beet', name: 'beet' }],
+  things: {
+    color: [{ id: 'beet', name: 'beet' }],
+    textStyle: [{ id: 'lead', name: 'Lead' }],
+    family: [{ id: 'text', name: 'Figtree' }],
+  },
   schemes: [{ id: 'day', name: 'Day', roles: [{ id: 'action', name: 'action' }] }],
-  type: { styles: [{ id: 'lead', name: 'Lead' }], families: [{ id: 'text', name: 'Figtree' }] },
   menus: [{ id: 'main', name: 'Main' }],
-  parts: [
-    {
-      id: 'button',
-      name: 'Button',
-      looks: [
-        { id: 'button-filled', name: 'Filled' },
-        { id: 'button-plain', name: 'Plain' },
-      ],
-      properties: [property('padding', 'Padding'), property('radius', 'Radius')],
-    },
-    { id: 'card', name: 'Card', looks: [{ id: 'card-standard', name: 'Standard' }], properties: [property('padding', 'Padding')] },
+  looks: [
+    { id: 'button-filled', part: 'button', name: 'Filled' },
+    { id: 'button-plain', part: 'button', name: 'Plain' },
+    { id: 'card-standard', part: 'card', name: 'Standard' },
   ],
 } as unknown as SiteView;
-const find = (typed: string) => findPlaces(placesOf(site), typed, 20).map((p) => `${p.name} (${p.where})`);
+const catalogue = {
+  parts: [
+    { id: 'button', name: 'Button', properties: [property('padding', 'Padding'), property('radius', 'Radius')] },
+    { id: 'card', name: 'Card', properties: [property('padding', 'Padding')] },
+  ],
+} as unknown as CatalogueView;
+const find = (typed: string) => findPlaces(placesOf(site, catalogue), typed, 20).map((p) => `${p.name} (${p.where})`);
 
 test('every kind of place is found by its name', () => {
   expect(find('home')).toEqual(['Home (Page)']);

@@ -1,9 +1,9 @@
 import { App } from 'antd';
 import { useCallback, useEffect } from 'react';
-import type { Earlier } from '../api/editing';
+import type { Earlier } from '../site/editing';
 import { useStageView } from '../stage/view';
-import { useActions } from './editingContext';
-import { singleKey } from './singleKeys';
+import { useActions } from '../site/editingContext';
+import { singleKey } from '../ui/singleKeys';
 
 /** The keys, as they are told to the designer. */
 export const KEYS: { keys: string; does: string; single: boolean }[] = [

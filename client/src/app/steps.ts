@@ -1,31 +1,13 @@
-export type StepId = 'palette' | 'type' | 'frame' | 'parts' | 'overrides' | 'snapshots';
-
-export interface Step {
-  id: StepId;
-  name: string;
-}
+import { MOVES, type Step } from '../site/step';
+import { frame } from '../steps/frame';
+import { overrides } from '../steps/overrides';
+import { palette } from '../steps/palette';
+import { parts } from '../steps/parts';
+import { snapshots } from '../steps/snapshots';
+import { type } from '../steps/type';
 
 /** The steps in working order. Only what is built is listed. */
-export const COURSE: { move: string; steps: Step[] }[] = [
-  {
-    move: 'Decide',
-    steps: [
-      { id: 'palette', name: 'Palette' },
-      { id: 'type', name: 'Type' },
-    ],
-  },
-  {
-    move: 'Apply',
-    steps: [
-      { id: 'frame', name: 'Frame' },
-      { id: 'parts', name: 'Parts' },
-    ],
-  },
-  {
-    move: 'Hold',
-    steps: [
-      { id: 'overrides', name: 'Overrides' },
-      { id: 'snapshots', name: 'Snapshots' },
-    ],
-  },
-];
+export const STEPS: readonly Step[] = [palette, type, frame, parts, overrides, snapshots];
+
+/** The steps under their moves. */
+export const COURSE = MOVES.map((move) => ({ move, steps: STEPS.filter((step) => step.move === move) }));

@@ -85,7 +85,7 @@ export function Ledger({ part, look, widths, setting }: Props) {
           {part.properties
             .filter((property) => property.group === group)
             .map((property) => (
-              <Row key={property.id} part={part} look={look} property={property} widths={widths} isFolded={isFolded} />
+              <Row key={property.setting.id} part={part} look={look} property={property} widths={widths} isFolded={isFolded} />
             ))}
         </tbody>
       ))}
@@ -103,9 +103,9 @@ interface RowProps {
 
 function Row({ part, look, property, widths, isFolded }: RowProps) {
   return (
-    <tr data-setting={property.id}>
-      <th scope="row" title={property.name}>
-        {property.name}
+    <tr data-setting={property.setting.id}>
+      <th scope="row" title={property.setting.name}>
+        {property.setting.name}
       </th>
       {part.states.map((state) => (
         <td key={state} className={isFolded(state) ? 'folded' : ''}>

@@ -1,6 +1,8 @@
 import type { LookView, PropertyView, State } from '../api/client';
 import { findCell, inherited, STATE_NAMES, variesByWidth, type Widths } from './cells';
-import { ValueCell } from './ValueCell';
+import { namesIn } from '../site/catalogue';
+import { useEditing } from '../site/editingContext';
+import { ValueCell } from '../values/ValueCell';
 
 interface Props {
   look: LookView;
@@ -11,18 +13,20 @@ interface Props {
 
 /** A value of a look for a property in a state. */
 export function LedgerCell({ look, property, state, widths }: Props) {
+  const names = useEditing((e) => e.site.names);
   if (property.sameInAllStates && state !== 'rest') return <span className="inherited same">same in all</span>;
-  const cell = findCell(look, property.id, state, widths);
+  const { id, name } = property.setting;
+  const cell = findCell(look, id, state, widths);
   return (
     <ValueCell
-      name={`${property.name} in ${STATE_NAMES[state]}`}
+      name={`${name} in ${STATE_NAMES[state]}`}
       text={cell?.text ?? null}
       inherited={inherited(look, property, state, widths)}
-      names={state === 'rest' ? property.names : ['rest', ...property.names]}
+      names={[...(state === 'rest' ? [] : ['rest']), ...namesIn(names, property.setting)]}
       edit={(text) => ({
         kind: 'setCell',
         look: look.id,
-        property: property.id,
+        property: id,
         state,
         from: widths.from,
         below: widths.below,
@@ -30,7 +34,7 @@ export function LedgerCell({ look, property, state, widths }: Props) {
       })}
       note={cell?.note}
       swatch={cell?.swatch}
-      notch={variesByWidth(look, property.id, state)}
+      notch={variesByWidth(look, id, state)}
     />
   );
 }

@@ -1,9 +1,10 @@
 import { expect, test } from 'vitest';
 import type { LookView, PropertyView } from '../api/client';
-import { ALL_WIDTHS, differs, findCell, inherited, stepNumber, variesByWidth } from './cells';
+import { ALL_WIDTHS, differs, findCell, inherited, variesByWidth } from './cells';
 
 const look: LookView = {
   id: 'l',
+  part: 'button',
   name: 'Filled',
   selector: '.l',
   cells: [
@@ -13,12 +14,9 @@ const look: LookView = {
   ],
 };
 const property = (id: string, sameInAllStates = false): PropertyView => ({
-  id,
-  name: id,
   group: '',
-  kind: 'length',
   sameInAllStates,
-  names: [],
+  setting: { id, name: id, kind: 'length', words: [], offers: [] },
 });
 
 test('a cell is found by property, state and widths', () => {
@@ -37,12 +35,4 @@ test('what is inherited says from where', () => {
 test('states and widths that differ are known', () => {
   expect([differs(look, 'hover'), differs(look, 'focus')]).toEqual([true, false]);
   expect([variesByWidth(look, 'padding', 'rest'), variesByWidth(look, 'background', 'hover')]).toEqual([true, false]);
-});
-
-test('the number at the caret is stepped', () => {
-  expect(stepNumber('12px 22px', 1, 1)).toEqual({ text: '13px 22px', caret: 2 });
-  expect(stepNumber('12px 22px', 6, -10)).toEqual({ text: '12px 12px', caret: 7 });
-  expect(stepNumber('1.25em', 2, 1)).toEqual({ text: '1.26em', caret: 4 });
-  expect(stepNumber('-1px', 1, 1)).toEqual({ text: '0px', caret: 1 });
-  expect(stepNumber('action', 2, 1)).toBeNull();
 });

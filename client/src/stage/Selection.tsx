@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { useEditingStore } from '../app/editingContext';
+import { useEditingStore } from '../site/editingContext';
 
 interface Sides {
   top: number;

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { answered, api, type LookView, type PartView } from '../api/client';
-import { useEditing } from '../app/editingContext';
-import { Frame } from './Frame';
+import { answered, api, type LookView } from '../api/client';
+import { useEditing } from '../site/editingContext';
+import { LivePage } from './LivePage';
 import { StageBar } from './StageBar';
 import { SPECIMEN, useStageView, WIDTHS, writeView, type StageView, type Viewport, type Vision } from './view';
 
@@ -27,11 +27,11 @@ export function Stage() {
   }, []);
 
   const onSelect = useCallback(
-    (part: PartView, look: LookView, block: string | null) =>
+    (look: LookView, block: string | null) =>
       setParams(
         (before) => {
           const next = writeView(before, { selected: block });
-          next.set('part', part.id);
+          next.set('part', look.part);
           next.set('look', look.id);
           return next;
         },
@@ -72,7 +72,7 @@ export function Stage() {
         {page === undefined && <p className="empty">This site has no pages yet.</p>}
         {frames.map((f) => (
           <figure key={`${f.page.id} ${f.viewport.width}`} className="stage-frame">
-            <Frame
+            <LivePage
               page={f.page.id}
               name={f.page.name}
               viewport={f.viewport}

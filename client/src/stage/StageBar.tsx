@@ -1,6 +1,6 @@
 import { Button, Dropdown, Segmented, Select, Tooltip } from 'antd';
 import type { State } from '../api/client';
-import { useEditing } from '../app/editingContext';
+import { useEditing } from '../site/editingContext';
 import { STATE_NAMES } from '../ledger/cells';
 import { PREFERENCES, SPECIMEN, STATES, useStageView, VISIONS, WIDTHS, type Preference, type Vision } from './view';
 

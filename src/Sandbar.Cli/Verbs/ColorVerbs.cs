@@ -1,6 +1,6 @@
 using System.CommandLine;
 using System.Text.Json;
-using Sandbar.Core.Colors;
+using Sandbar.Css.Colors;
 
 namespace Sandbar.Cli.Verbs;
 

@@ -1,6 +1,6 @@
 using System.Collections.Immutable;
 using Sandbar.Core.Design;
-using Sandbar.Core.Rendering;
+using Sandbar.Core.Values;
 
 namespace Sandbar.Core.Catalogue;
 
@@ -45,19 +45,32 @@ public enum SlotKind
 /// <param name="Sample">What it holds on the specimen page; menus and pictures take the first there is.</param>
 public sealed record Slot(string Id, string Name, SlotKind Kind, bool Required = false, string Sample = "")
 {
-    /// <summary>What a choice can be.</summary>
-    public ImmutableArray<string> Words { get; init; } = [];
+    /// <summary>What a choice can be; the first where nothing is chosen.</summary>
+    public ImmutableArray<Word> Words { get; init; } = [];
 }
 
 /// <summary>A look as the catalogue proposes it; the values are typed as a designer would.</summary>
+/// <param name="Id">With the part's, the id of the look it becomes; it stays whatever the look is called.</param>
 /// <param name="Name">Its name; the first look of a part is its default.</param>
 /// <param name="Cells">Values by the text form of <see cref="CellKey"/>.</param>
-public sealed record LookSeed(string Name, params (string Key, string Value)[] Cells);
+public sealed record LookSeed(string Id, string Name, params (string Key, string Value)[] Cells);
 
 /// <summary>Fixed CSS that makes the part work whatever its look.</summary>
 /// <param name="Selector">Complete selector.</param>
 /// <param name="Declarations">Property and value.</param>
 public sealed record Structure(string Selector, params (string Name, string Value)[] Declarations);
+
+/// <summary>Where parts are listed and written: group by group, within a group in the order of <see cref="Part.Place"/>.</summary>
+public enum PartGroup
+{
+    Frame,
+    Arrangement,
+    Text,
+    Action,
+    Card,
+    Media,
+    Form,
+}
 
 /// <summary>A kind of element the site styles. One file each; ledger, stylesheet, pages and documentation are made from it.</summary>
 public sealed record Part
@@ -65,6 +78,11 @@ public sealed record Part
     public required string Id { get; init; }
 
     public required string Name { get; init; }
+
+    public required PartGroup Group { get; init; }
+
+    /// <summary>Its place in its group.</summary>
+    public int Place { get; init; }
 
     /// <summary>
     /// The selector through which it reaches the page's elements: a class, or an element in <c>:where()</c> so that it never outweighs a class.
@@ -102,6 +120,9 @@ public sealed record Part
 
     /// <summary>Writes a block of this part as HTML.</summary>
     public required Action<BlockWriter> Write { get; init; }
+
+    /// <summary>Id of the look a seed becomes.</summary>
+    public string LookId(LookSeed seed) => $"{Id}-{seed.Id}";
 
     public PartProperty? Property(string id) => Properties.FirstOrDefault(p => p.Id == id);
 }

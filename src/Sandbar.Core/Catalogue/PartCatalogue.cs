@@ -1,35 +1,23 @@
 using System.Collections.Immutable;
-using Sandbar.Core.Catalogue.Parts;
+using System.Reflection;
+using Sandbar.Core.Design;
 
 namespace Sandbar.Core.Catalogue;
 
-/// <summary>The catalogue: every part, in the order it is listed and written.</summary>
+/// <summary>A file of parts: whatever implements it is in the catalogue.</summary>
+public interface IParts
+{
+    static abstract IEnumerable<Part> Parts { get; }
+}
+
+/// <summary>The catalogue: every part, in the order it is listed and written. A part is found by being there: a new one needs no entry here.</summary>
 public static class PartCatalogue
 {
     public static readonly ImmutableArray<Part> All =
     [
-        HeaderPart.Part,
-        MenuPart.Part,
-        FooterPart.Part,
-        SectionPart.Part,
-        GroupPart.Part,
-        ColumnsPart.Part,
-        HeadingPart.Level(1),
-        HeadingPart.Level(2),
-        HeadingPart.Level(3),
-        HeadingPart.Level(4),
-        ParagraphPart.Part,
-        LinkPart.Part,
-        ListPart.Part,
-        TablePart.Part,
-        QuotePart.Part,
-        ButtonPart.Part,
-        CardRowPart.Part,
-        CardPart.Part,
-        PicturePart.Part,
-        FigurePart.Part,
-        FormPart.Part,
-        FormFieldPart.Part,
+        .. typeof(IParts).Assembly.GetTypes().Where(t => t is { IsInterface: false } && t.IsAssignableTo(typeof(IParts)))
+            .SelectMany(t => (IEnumerable<Part>)t.GetProperty(nameof(IParts.Parts), BindingFlags.Static | BindingFlags.Public)!.GetValue(null)!)
+            .OrderBy(p => p.Group).ThenBy(p => p.Place).ThenBy(p => p.Name, StringComparer.Ordinal),
     ];
 
     private static readonly Dictionary<string, Part> ById = All.ToDictionary(p => p.Id, StringComparer.Ordinal);
@@ -38,4 +26,13 @@ public static class PartCatalogue
 
     /// <exception cref="KeyNotFoundException">There is no such part.</exception>
     public static Part Get(string id) => Find(id) ?? throw new KeyNotFoundException($"No part {id}.");
+
+    /// <summary>A cell in words: part, look, property, state.</summary>
+    public static string CellName(Look look, CellKey key)
+    {
+        if (Find(look.Part) is not { } part) return $"{look.Name} · {key.Property}";
+        var name = part.Looks.Length > 1 ? $"{part.Name} · {look.Name}" : part.Name;
+        var property = part.Property(key.Property)?.Name.ToLowerInvariant() ?? key.Property;
+        return key.State == State.Rest ? $"{name} · {property}" : $"{name} · {property} in {key.State}";
+    }
 }

@@ -16,11 +16,11 @@ public static class Blocks
     /// <summary>Every block of the site: the frame's, then page by page, outer before inner.</summary>
     public static IEnumerable<Block> All(Site site) => Outermost(site).SelectMany(WithInner);
 
-    /// <summary>The blocks that a page shows, the frame's among them.</summary>
-    public static IEnumerable<Block> Of(Site site, Page page) => page.Sections.Prepend(site.Frame.Header).Append(site.Frame.Footer).SelectMany(WithInner);
-
     /// <summary>The frame's blocks and every page's sections.</summary>
-    public static IEnumerable<Block> Outermost(Site site) => new[] { site.Frame.Header, site.Frame.Footer }.Concat(site.Pages.SelectMany(p => p.Sections));
+    public static IEnumerable<Block> Outermost(Site site) => OfFrame(site).Concat(site.Pages.SelectMany(p => p.Sections));
+
+    /// <summary>What a page shows, from top to bottom: the header, its sections, the footer.</summary>
+    public static IEnumerable<Block> OnPage(Site site, Page page) => page.Sections.Prepend(site.Frame.Header).Append(site.Frame.Footer);
 
     /// <summary>A block and all that is inside.</summary>
     public static IEnumerable<Block> WithInner(Block block) => block.Blocks.SelectMany(WithInner).Prepend(block);
@@ -33,8 +33,7 @@ public static class Blocks
     public static IReadOnlyDictionary<string, (int Blocks, int Pages)> CountByPart(Site site)
     {
         var counts = new Dictionary<string, (int Blocks, int Pages)>(StringComparer.Ordinal);
-        var frame = new[] { site.Frame.Header, site.Frame.Footer };
-        foreach (var (part, count) in frame.SelectMany(Parts)) counts[part] = (counts.GetValueOrDefault(part).Blocks + count, site.Pages.Length);
+        foreach (var (part, count) in OfFrame(site).SelectMany(Parts)) counts[part] = (counts.GetValueOrDefault(part).Blocks + count, site.Pages.Length);
         var inFrame = counts.Keys.ToHashSet(StringComparer.Ordinal);
         var onPage = new HashSet<string>(StringComparer.Ordinal);
         foreach (var page in site.Pages)
@@ -49,38 +48,45 @@ public static class Blocks
         return counts;
     }
 
-    private static (string Part, int Count)[] Parts(Block block) =>
-        PartCounts.GetValue(block, b => [.. WithInner(b).GroupBy(i => i.Part, StringComparer.Ordinal).Select(g => (g.Key, g.Count()))]);
-
     public static Block? Find(Site site, string id) => All(site).FirstOrDefault(b => b.Id == id);
 
     /// <summary>The site with the block of the same id replaced. What is elsewhere keeps its identity.</summary>
-    public static Site Put(Site site, Block block)
+    public static Site Put(Site site, Block block) => Map(site, outermost => In(outermost, block));
+
+    /// <summary>The site with each outermost block changed. What does not change keeps its identity.</summary>
+    public static Site Map(Site site, Func<Block, Block> change)
     {
-        var frame = new Frame(In(site.Frame.Header, block), In(site.Frame.Footer, block));
-        if (!ReferenceEquals(frame.Header, site.Frame.Header) || !ReferenceEquals(frame.Footer, site.Frame.Footer)) return site with { Frame = frame };
+        var frame = new Frame(change(site.Frame.Header), change(site.Frame.Footer));
+        if (!ReferenceEquals(frame.Header, site.Frame.Header) || !ReferenceEquals(frame.Footer, site.Frame.Footer)) site = site with { Frame = frame };
         foreach (var page in site.Pages)
         {
-            var sections = In(page.Sections, block);
-            if (sections != page.Sections) return site with { Pages = site.Pages.Put(page with { Sections = sections }) };
+            var sections = page.Sections.Each(change);
+            if (sections != page.Sections) site = site with { Pages = site.Pages.Put(page with { Sections = sections }) };
         }
         return site;
     }
 
-    private static Block In(Block outer, Block block)
-    {
-        if (outer.Id == block.Id) return block;
-        var inner = In(outer.Blocks, block);
-        return inner == outer.Blocks ? outer : outer with { Blocks = inner };
-    }
-
-    private static ImmutableArray<Block> In(ImmutableArray<Block> list, Block block)
+    /// <summary>A list with each item changed; the same list where none is.</summary>
+    public static ImmutableArray<T> Each<T>(this ImmutableArray<T> list, Func<T, T> change)
+        where T : class
     {
         for (var i = 0; i < list.Length; i++)
         {
-            var changed = In(list[i], block);
-            if (!ReferenceEquals(changed, list[i])) return list.SetItem(i, changed);
+            var changed = change(list[i]);
+            if (!ReferenceEquals(changed, list[i])) list = list.SetItem(i, changed);
         }
         return list;
+    }
+
+    private static Block[] OfFrame(Site site) => [site.Frame.Header, site.Frame.Footer];
+
+    private static (string Part, int Count)[] Parts(Block block) =>
+        PartCounts.GetValue(block, b => [.. WithInner(b).GroupBy(i => i.Part, StringComparer.Ordinal).Select(g => (g.Key, g.Count()))]);
+
+    private static Block In(Block outer, Block block)
+    {
+        if (outer.Id == block.Id) return block;
+        var inner = outer.Blocks.Each(b => In(b, block));
+        return inner == outer.Blocks ? outer : outer with { Blocks = inner };
     }
 }

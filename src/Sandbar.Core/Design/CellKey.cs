@@ -25,10 +25,25 @@ public readonly record struct Interval(int? From, int? Below)
 /// <summary>Where a value of a look stands: property, state and widths. Text form: <c>background</c>, <c>background@hover</c>, <c>columns@rest@600-820</c>.</summary>
 public readonly record struct CellKey(string Property, State State, Interval Widths)
 {
+    private const int MostKnown = 20_000;
+
     private static readonly ConcurrentDictionary<string, CellKey> Known = new(StringComparer.Ordinal);
 
+    private static readonly Dictionary<string, State> States = Enum.GetValues<State>().ToDictionary(s => s.ToString().ToLowerInvariant(), StringComparer.Ordinal);
+
     /// <exception cref="FormatException">Not the text form of a key.</exception>
-    public static CellKey Parse(string text) => Known.GetOrAdd(text, Read);
+    public static CellKey Parse(string text) => TryParse(text, out var key) ? key : throw new FormatException($"“{text}” is not the key of a value.");
+
+    /// <summary>Reads the text form of a key.</summary>
+    public static bool TryParse(string text, out CellKey key)
+    {
+        if (Known.TryGetValue(text, out key)) return true;
+        if (Read(text) is not { } read) return false;
+        // Only what is read again and again is kept: hostile keys are not.
+        if (Known.Count < MostKnown) Known[text] = read;
+        key = read;
+        return true;
+    }
 
     public override string ToString()
     {
@@ -38,16 +53,21 @@ public readonly record struct CellKey(string Property, State State, Interval Wid
 
     private string StateName => State.ToString().ToLowerInvariant();
 
-    private static CellKey Read(string text)
+    private static CellKey? Read(string text)
     {
         var parts = text.Split('@');
+        if (parts.Length > 3) return null;
         var state = State.Rest;
-        if (parts.Length > 3 || (parts.Length > 1 && !Enum.TryParse(parts[1], ignoreCase: true, out state)))
-            throw new FormatException($"“{text}” is not the key of a value.");
+        if (parts.Length > 1 && !States.TryGetValue(parts[1], out state)) return null;
         if (parts.Length < 3) return new(parts[0], state, Interval.All);
         var ends = parts[2].Split('-');
-        if (ends.Length != 2) throw new FormatException($"“{text}” is not the key of a value.");
-        return new(parts[0], state, new(Break(ends[0]), Break(ends[1])));
-        static int? Break(string end) => end.Length == 0 ? null : int.Parse(end, CultureInfo.InvariantCulture);
+        if (ends.Length != 2 || !TryBreak(ends[0], out var from) || !TryBreak(ends[1], out var below) || (from is null && below is null)) return null;
+        return new(parts[0], state, new(from, below));
+    }
+
+    private static bool TryBreak(string end, out int? at)
+    {
+        at = int.TryParse(end, NumberStyles.None, CultureInfo.InvariantCulture, out var px) ? px : null;
+        return end.Length == 0 || at is not null;
     }
 }

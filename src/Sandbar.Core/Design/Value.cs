@@ -1,57 +1,101 @@
-using System.Text.Json.Serialization;
+using System.Collections.Immutable;
 
 namespace Sandbar.Core.Design;
 
-/// <summary>What a reference can point to.</summary>
-public enum ReferenceKind
+/// <summary>
+/// A value as the designer meant it: kept so in the site, and written out as <c>var()</c> or <c>calc()</c>. What can be done with each kind
+/// stands in <c>Values/Forms</c>. In JSON <c>kind</c> tells which: the record's name without “Value”.
+/// </summary>
+public abstract record Value
 {
-    /// <summary>A colour of the palette; Step 1… is a tint, −1… a shade.</summary>
-    Color,
+    /// <summary>The values it is made of; none for most.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public virtual ImmutableArray<Value> Inner => [];
 
-    /// <summary>A role; Step as for colours.</summary>
-    Role,
-
-    /// <summary>A position on the type scale; Step is the position, Id is empty.</summary>
-    Size,
-
-    /// <summary>A position on the spacing scale; Step is the position from 1, Id is empty.</summary>
-    Space,
-    TextStyle,
-    Border,
-    Radius,
-    Shadow,
-    Gradient,
+    /// <summary>The same made of other values, in the order of <see cref="Inner"/>.</summary>
+    public virtual Value With(ImmutableArray<Value> inner) => this;
 }
 
-/// <summary>A value as the designer meant it: kept so in the site, and written out as <c>var()</c> or <c>calc()</c>.</summary>
-[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
-[JsonDerivedType(typeof(NumberValue), "number")]
-[JsonDerivedType(typeof(WordValue), "word")]
-[JsonDerivedType(typeof(FixedColorValue), "fixed")]
-[JsonDerivedType(typeof(ReferenceValue), "reference")]
-[JsonDerivedType(typeof(RestValue), "rest")]
-[JsonDerivedType(typeof(OperationValue), "operation")]
-[JsonDerivedType(typeof(SidesValue), "sides")]
-public abstract record Value;
-
-/// <summary>A number with its unit as typed: px, rem, em, %, vw, or none.</summary>
+/// <summary>A number with its unit as typed: px, rem, em, %, vw, deg, or none.</summary>
 public sealed record NumberValue(decimal Number, string Unit) : Value;
 
-/// <summary>A CSS keyword, such as <c>none</c>.</summary>
+/// <summary>One of the words a setting takes, by its code.</summary>
 public sealed record WordValue(string Word) : Value;
 
 /// <summary>A colour named directly, as typed: it does not follow the scheme.</summary>
 public sealed record FixedColorValue(string Css) : Value;
 
-/// <summary>Something of the site's foundations, by its id and step.</summary>
-public sealed record ReferenceValue(ReferenceKind To, string Id, int Step) : Value;
+/// <summary>Something of the site's foundations.</summary>
+/// <param name="To">Code of the kind of thing.</param>
+/// <param name="Id">Its id; empty for positions on a scale.</param>
+/// <param name="Step">Of a colour or role a tint (1…) or shade (−1…); of the type scale the position.</param>
+public sealed record ReferenceValue(string To, string Id, int Step = 0) : Value;
 
 /// <summary>Whatever Rest is, a step lighter (1…) or darker (−1…), or as it is (0).</summary>
 public sealed record RestValue(int Step) : Value;
 
+/// <summary>The colour of the palette that reads best on a role.</summary>
+/// <param name="On">A reference to the role.</param>
+public sealed record ReadableValue(Value On) : Value
+{
+    public override ImmutableArray<Value> Inner => [On];
+
+    public override Value With(ImmutableArray<Value> inner) => new ReadableValue(inner[0]);
+}
+
 /// <summary>Arithmetic over values.</summary>
 /// <param name="Operator">One of + − * /, written as in CSS.</param>
-public sealed record OperationValue(string Operator, Value Left, Value Right) : Value;
+public sealed record OperationValue(string Operator, Value Left, Value Right) : Value
+{
+    public override ImmutableArray<Value> Inner => [Left, Right];
+
+    public override Value With(ImmutableArray<Value> inner) => new OperationValue(Operator, inner[0], inner[1]);
+}
 
 /// <summary>A value for each side of a box, unlinked.</summary>
-public sealed record SidesValue(Value Top, Value Right, Value Bottom, Value Left) : Value;
+public sealed record SidesValue(Value Top, Value Right, Value Bottom, Value Left) : Value
+{
+    public override ImmutableArray<Value> Inner => [Top, Right, Bottom, Left];
+
+    public override Value With(ImmutableArray<Value> inner) => new SidesValue(inner[0], inner[1], inner[2], inner[3]);
+}
+
+/// <summary>Several values in order; none where there is nothing.</summary>
+public sealed record ListValue(ImmutableArray<Value> Values) : Value
+{
+    public override ImmutableArray<Value> Inner => Values;
+
+    public override Value With(ImmutableArray<Value> inner) => new ListValue(inner);
+
+    public bool Equals(ListValue? other) => other is not null && Values.AsSpan().SequenceEqual(other.Values.AsSpan());
+
+    public override int GetHashCode() => Values.Length;
+}
+
+/// <summary>The one way to go through what a value is made of.</summary>
+public static class ValueFold
+{
+    /// <summary>A value and all it is made of, outer before inner.</summary>
+    public static IEnumerable<Value> WithInner(this Value value) => value.Inner.IsEmpty ? [value] : value.Inner.SelectMany(WithInner).Prepend(value);
+
+    /// <summary>The value with each of its parts changed, inner before outer. What does not change stays the same object.</summary>
+    public static Value Map(this Value value, Func<Value, Value> change)
+    {
+        var inner = value.Inner;
+        if (inner.IsEmpty) return change(value);
+        var changed = inner.Select(v => v.Map(change)).ToImmutableArray();
+        return change(changed.Zip(inner).All(p => ReferenceEquals(p.First, p.Second)) ? value : value.With(changed));
+    }
+
+    /// <summary>Whether it says something relative to Rest.</summary>
+    public static bool DependsOnRest(this Value value) => value.WithInner().Any(v => v is RestValue);
+
+    /// <summary>The references it is made of.</summary>
+    public static IEnumerable<ReferenceValue> References(this Value value) => value.WithInner().OfType<ReferenceValue>();
+
+    /// <summary>The number of a plain value; 0 for what is none.</summary>
+    public static decimal Amount(this Value value) => value is NumberValue number ? number.Number : 0;
+
+    /// <summary>The code of a word; empty for what is none.</summary>
+    public static string Code(this Value value) => value is WordValue word ? word.Word : "";
+}

@@ -14,7 +14,7 @@ public sealed record SetContent(string Block, string Slot, string Text) : Edit
     public override Outcome Apply(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
-        var part = PartCatalogue.Get(block.Part);
+        if (PartCatalogue.Find(block.Part) is not { } part) return new Problem("/block", "This program does not know what this block is.");
         if (part.Slots.FirstOrDefault(s => s.Id == Slot) is not { } slot) return new Problem("/slot", $"A {part.Name.ToLowerInvariant()} has no such piece.");
         if (Refusal(site, slot) is { } refusal) return new Problem("/text", refusal);
         return Blocks.Put(site, block with { Content = Text.Length == 0 ? block.Content.Remove(Slot) : block.Content.SetItem(Slot, Text) });
@@ -23,7 +23,7 @@ public sealed record SetContent(string Block, string Slot, string Text) : Edit
     public override string Describe(Site site)
     {
         var block = Blocks.Find(site, Block);
-        var slot = block is null ? null : PartCatalogue.Get(block.Part).Slots.FirstOrDefault(s => s.Id == Slot);
+        var slot = block is null ? null : PartCatalogue.Find(block.Part)?.Slots.FirstOrDefault(s => s.Id == Slot);
         return $"{block?.Name ?? "Block"} · {slot?.Name.ToLowerInvariant() ?? "content"}";
     }
 
@@ -41,7 +41,7 @@ public sealed record SetContent(string Block, string Slot, string Text) : Edit
                 $"“{Text}” leads nowhere: choose a page, or type an address that begins with https://, mailto: or #.",
             SlotKind.Picture when site.Shelf.Find(Text) is not { Width: > 0 } => "This picture is not on the shelf.",
             SlotKind.Menu when site.Menus.Find(Text) is null => "This menu is no longer there.",
-            SlotKind.Choice when !slot.Words.Contains(Text) => $"{slot.Name} takes {string.Join(", ", slot.Words)}.",
+            SlotKind.Choice when !slot.Words.Any(w => w.Code == Text) => $"{slot.Name} takes {string.Join(", ", slot.Words.Select(w => w.Label))}.",
             _ => null,
         };
     }
@@ -55,7 +55,7 @@ public sealed record SetBlockLook(string Block, string Look) : Edit
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
         return site.Looks.Find(Look) is { } look && look.Part == block.Part
             ? Blocks.Put(site, block with { Look = Look })
-            : new Problem("/look", $"A {PartCatalogue.Get(block.Part).Name.ToLowerInvariant()} has no such look.");
+            : new Problem("/look", $"A {PartCatalogue.Find(block.Part)?.Name.ToLowerInvariant() ?? "block of this kind"} has no such look.");
     }
 
     public override string Describe(Site site) => $"{Blocks.Find(site, Block)?.Name ?? "Block"} · look → {site.Looks.Find(Look)?.Name}";

@@ -9,10 +9,16 @@ namespace Sandbar.Core.Editing;
 /// <param name="Window">The window it was made in.</param>
 /// <param name="Undoes">The gesture it takes back, or makes again; null for an ordinary edit.</param>
 /// <param name="Again">Whether it makes that gesture again.</param>
-public sealed record JournalLine(long Version, DateTimeOffset At, string Label, string Gesture, string Window, string? Undoes = null, bool Again = false);
+/// <param name="Format">Of the documents its patch leads through: undo ends where another format begins.</param>
+public sealed record JournalLine(
+    long Version, DateTimeOffset At, string Label, string Gesture, string Window, string? Undoes = null, bool Again = false, int Format = Site.CurrentFormat)
+{
+    /// <summary>Whether its patch can be applied to a site of today.</summary>
+    public bool IsOfToday => Format == Site.CurrentFormat;
+}
 
-/// <summary>An edit that was made, with the patch it made.</summary>
-public sealed record JournalEntry(JournalLine Line, Edit Edit, Patch Patch);
+/// <summary>A line of the journal with the patch that was made. What edit it was is kept beside it and never read again.</summary>
+public sealed record JournalEntry(JournalLine Line, Patch Patch);
 
 /// <summary>A gesture that can be taken back, or made again.</summary>
 public sealed record ReversibleGesture(string Gesture, string Label, bool Again);
@@ -38,13 +44,13 @@ public static class History
     {
         var lines = journal.ToArray();
         var active = ActiveGestures(lines);
-        var last = Array.FindLast(lines, l => l.Undoes is null && active.Contains(l.Gesture) && IsOwn(l));
+        var last = Array.FindLast(lines, l => l.Undoes is null && active.Contains(l.Gesture) && IsOwn(l) && l.IsOfToday);
         ReversibleGesture? redo = null;
         for (var i = lines.Length - 1; i >= 0; i--)
         {
             var line = lines[i];
             if (!IsOwn(line)) continue;
-            if (line.Undoes is null) break;
+            if (line.Undoes is null || !line.IsOfToday) break;
             if (line.Again || !active.Contains(line.Gesture)) continue;
             // What is made again is the taking back that is taken back: its words are those of the gesture it undid.
             redo = new(line.Gesture, Array.FindLast(lines, l => l.Gesture == line.Undoes)?.Label ?? line.Label, Again: true);

@@ -1,5 +1,6 @@
-using Sandbar.Core.Css;
+using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
+using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Editing;
 
@@ -17,12 +18,9 @@ public sealed record RenameSite(string Name) : Edit
 /// </summary>
 public sealed record SetOverrides(string Css) : Edit
 {
-    /// <summary>Longest sheet, in characters.</summary>
-    public const int Longest = 500_000;
-
     public override Outcome Apply(Site site)
     {
-        if (Css.Length > Longest) return new Problem("/css", $"The sheet is longer than {Longest / 1000} kB.");
+        if (Css.Length > SiteCheck.LongestSheet) return new Problem("/css", $"The sheet is longer than {SiteCheck.LongestSheet / 1000} kB.");
         return site with { Overrides = new(Css) };
     }
 

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
 
 namespace Sandbar.Core.Interchange;
@@ -25,13 +26,8 @@ public static class SiteFile
     {
         try
         {
-            using var document = JsonDocument.Parse(text, new() { MaxDepth = SiteJson.Options.MaxDepth });
-            if (document.RootElement.ValueKind != JsonValueKind.Object || !document.RootElement.TryGetProperty("format", out var format) || !format.TryGetInt32(out var number))
-                throw new FormatException("This is not a site file: it does not say its format at the top.");
-            if (number > Site.CurrentFormat)
-                throw new FormatException($"/format: this site file is of format {number}, and this Sandbar reads up to {Site.CurrentFormat}. Open it with a newer Sandbar.");
-            if (number < 1) throw new FormatException($"/format: there is no format {number}.");
-            var site = document.RootElement.Deserialize<Site>(SiteJson.Options)!;
+            // A mark at the beginning that says how it is encoded is no part of it.
+            var site = StoredDocument.Parse(text.TrimStart('\uFEFF')).Read();
             if (SiteCheck.Problems(site).FirstOrDefault() is { } problem) throw new FormatException($"{problem.Path}: {problem.Message}");
             return site;
         }
@@ -40,9 +36,10 @@ public static class SiteFile
             var place = broken.Path is { Length: > 1 } path ? path[1..].Replace('.', '/') : $"line {broken.LineNumber + 1}, column {broken.BytePositionInLine + 1}";
             throw new FormatException($"{place}: the site file cannot be read here.");
         }
-        catch (InvalidOperationException)
+        catch (Exception broken) when (broken is InvalidOperationException or NullReferenceException or KeyNotFoundException or ArgumentException)
         {
-            throw new FormatException("/format: the format of a site file is a whole number.");
+            // An older format without what every site of it had.
+            throw new FormatException("/: the site file lacks something that every site has.");
         }
     }
 }

@@ -29,8 +29,8 @@ public static class PageChanges
         foreach (var id in pages)
         {
             if (before.Pages.Find(id) is not { } earlier || after.Pages.Find(id) is not { } page) continue;
-            var known = Outermost(before, earlier).ToDictionary(b => b.Id, StringComparer.Ordinal);
-            foreach (var block in Outermost(after, page))
+            var known = Blocks.OnPage(before, earlier).ToDictionary(b => b.Id, StringComparer.Ordinal);
+            foreach (var block in Blocks.OnPage(after, page))
             {
                 var was = known.GetValueOrDefault(block.Id);
                 if (isSameAround && ReferenceEquals(was, block)) continue;
@@ -54,17 +54,15 @@ public static class PageChanges
     public static string SpecimenMark(Site site)
     {
         var around = Around.Of(site);
-        if (specimen is { } kept && kept.Pages == site.Pages && ReferenceEquals(kept.Typography, site.Typography) && kept.Around.Equals(around)) return kept.Mark;
+        if (specimen is { } kept && kept.Pages == site.Pages && ReferenceEquals(kept.Type, site.Type) && kept.Around.Equals(around)) return kept.Mark;
         var mark = MarkOf(Specimen.Write(site, Anywhere));
-        specimen = new(site.Pages, site.Typography, around, mark);
+        specimen = new(site.Pages, site.Type, around, mark);
         return mark;
     }
 
     private static string MarkOf(string html) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(html)))[..16];
 
-    private static IEnumerable<Block> Outermost(Site site, Page page) => page.Sections.Prepend(site.Frame.Header).Append(site.Frame.Footer);
-
-    private sealed record MarkedSpecimen(ImmutableArray<Page> Pages, Design.Typography Typography, Around Around, string Mark);
+    private sealed record MarkedSpecimen(ImmutableArray<Page> Pages, TypeFoundation Type, Around Around, string Mark);
 
     private sealed record Marked(Block Header, Block Footer, Around Around, string Mark);
 

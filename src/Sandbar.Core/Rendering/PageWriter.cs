@@ -49,9 +49,10 @@ public sealed class PageWriter
 
     internal void Write(Block block)
     {
-        var part = PartCatalogue.Get(block.Part);
+        // A part that this program does not know shows nothing rather than stopping the page.
+        if (PartCatalogue.Find(block.Part) is not { } part) return;
         if (part.Slots.Any(s => s.Required && block.Content.GetValueOrDefault(s.Id, "").Length == 0)) return;
-        part.Write(new(this, block, part));
+        part.Write(new BlockHtml(this, block, part));
     }
 
     /// <summary>The address of a page by its id; anchors and outside addresses stay as they are.</summary>

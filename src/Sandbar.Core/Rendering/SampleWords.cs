@@ -14,6 +14,6 @@ public static class SampleWords
     /// <summary>The first text of the first pages that is neither a word nor a paragraph; the site's name where there is none.</summary>
     public static string Of(Site site) =>
         site.Pages.SelectMany(p => p.Sections).SelectMany(Blocks.WithInner)
-            .SelectMany(block => PartCatalogue.Get(block.Part).Slots.Where(s => s.Kind == SlotKind.Text).Select(s => block.Content.GetValueOrDefault(s.Id, "")))
+            .SelectMany(block => (PartCatalogue.Find(block.Part)?.Slots ?? []).Where(s => s.Kind == SlotKind.Text).Select(s => block.Content.GetValueOrDefault(s.Id, "")))
             .FirstOrDefault(text => text.Length is >= Shortest and <= Longest && !text.AsSpan().ContainsAny(Marks)) ?? site.Name;
 }

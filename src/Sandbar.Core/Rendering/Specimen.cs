@@ -1,7 +1,9 @@
 using System.Collections.Immutable;
 using Sandbar.Core.Catalogue;
-using Sandbar.Core.Colors;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Foundations.Type;
+using Sandbar.Css.Colors;
 
 namespace Sandbar.Core.Rendering;
 
@@ -12,7 +14,7 @@ public sealed record SpecimenBlock(Part Part, Look Look, State State, Block Bloc
 public static class Specimen
 {
     /// <summary>Its id among the pages of the stage.</summary>
-    public const string PageId = "specimen";
+    public const string PageId = PageIds.Specimen;
 
     /// <summary>Words of the specimen page alone, in the site's own letters and colours.</summary>
     private const string Layout = """
@@ -67,9 +69,9 @@ public static class Specimen
         {
             html.Element("section", [("class", "specimen-styles")], () =>
             {
-                foreach (var style in site.Typography.Styles)
+                foreach (var style in site.Type.Styles)
                 {
-                    var css = string.Join("; ", StyleSheetRenderer.StyleDeclarations(site, style, new(OriginKind.Base, "")).Select(d => $"{d.Name}: {d.Value}"));
+                    var css = string.Join("; ", TextStyleKind.Description.Declarations(new(site), style).Select(d => $"{d.Name}: {d.Css}"));
                     Caption(html, style.Name);
                     html.Element("p", [("class", "specimen-text"), ("style", css)], () => html.Text(SampleWords.Of(site)), isPhrase: true);
                 }
@@ -102,10 +104,13 @@ public static class Specimen
     private static void Caption(Html html, string text, string classes = "specimen-caption") => html.Element("p", [("class", classes)], () => html.Text(text), isPhrase: true);
 
     private static Block Sample(Site site, Part part, Look look, string id) => new(
-        id, part.Id, look.Id, look.Name, null,
+        id, part.Id, look.Id, look.Name,
         part.Slots.Select(s => (s.Id, Held: Held(site, s))).Where(s => s.Held.Length > 0).ToImmutableSortedDictionary(s => s.Id, s => s.Held, StringComparer.Ordinal),
         ImmutableSortedDictionary.Create<string, Value>(StringComparer.Ordinal),
-        [.. part.Inside.Select((inner, i) => Sample(site, PartCatalogue.Get(inner), site.Looks.First(l => l.Part == inner), $"{id}-{i}"))]);
+        [
+            .. part.Inside.Select((inner, i) => PartCatalogue.Find(inner) is { } found && site.Looks.FirstOrDefault(l => l.Part == inner) is { } wears ? Sample(site, found, wears, $"{id}-{i}") : null)
+                .OfType<Block>(),
+        ]);
 
     private static string Held(Site site, Slot slot) => slot.Kind switch
     {
@@ -124,7 +129,8 @@ public static class Specimen
     private static string PictureAddress(Site site)
     {
         var scheme = site.Palette.Schemes[0];
-        string Of(string role) => ColorText.Hex(SchemeColors.Resolve(site.Palette, scheme, role).Color);
+        // A site may have no such role.
+        string Of(string role) => scheme.Colors.ContainsKey(role) ? ColorText.Hex(SchemeColors.Resolve(site.Palette, scheme, role).Color) : "#808080";
         var svg = $"<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 600 400'><rect width='600' height='400' fill='{Of("selection")}'/><circle cx='430' cy='140' r='70' fill='{Of("attention")}'/><path d='M0 400 170 190 300 320 400 250 600 400z' fill='{Of("text")}'/></svg>";
         return "data:image/svg+xml," + Uri.EscapeDataString(svg);
     }

@@ -1,6 +1,6 @@
 using System.Collections.Immutable;
-using Sandbar.Core.Colors;
 using Sandbar.Core.Design;
+using Sandbar.Css.Colors;
 
 namespace Sandbar.Core.Reviewing;
 

@@ -1,9 +1,13 @@
 using System.Collections.Immutable;
 using Sandbar.Core.Catalogue;
-using Sandbar.Core.Colors;
 using Sandbar.Core.Design;
-using Sandbar.Core.Rendering;
-using Sandbar.Core.Typography;
+using Sandbar.Core.Foundations.Edges;
+using Sandbar.Core.Foundations.Fills;
+using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Foundations.Type;
+using Sandbar.Core.Values;
+
+using Sandbar.Css.Colors;
 
 namespace Sandbar.Core.Reviewing;
 
@@ -23,13 +27,13 @@ public static class ContrastPairs
     public static ImmutableArray<ContrastPair> Of(Site site)
     {
         var found = new List<Met>();
-        bool[] preferences = site.Palette.Schemes.Any(s => s.TurnsInto is not null) ? [false, true] : [false];
+        bool[] preferences = site.Palette.Schemes.Any(s => s.TurnsInto is ReferenceValue) ? [false, true] : [false];
         foreach (var dark in preferences)
         {
             foreach (var page in site.Pages)
             {
                 var walk = new Walk(site, page, dark, found);
-                foreach (var block in page.Sections.Prepend(site.Frame.Header).Append(site.Frame.Footer)) walk.Visit(block, walk.Start());
+                foreach (var block in Blocks.OnPage(site, page)) walk.Visit(block, walk.Start());
             }
         }
         return
@@ -57,14 +61,14 @@ public static class ContrastPairs
     /// <summary>One way through a page.</summary>
     private sealed class Walk(Site site, Page page, bool dark, List<Met> found)
     {
-        public Around Start() => new(page.Scheme, [Role(page.Scheme, "ground")], Role(page.Scheme, "text"), site.Typography.Styles[0]);
+        public Around Start() => new(page.Scheme, [Role(page.Scheme, "ground")], Role(page.Scheme, "text"), site.Type.Styles[0]);
 
         public void Visit(Block block, Around around)
         {
             // A carrier of a scheme sets the text colour anew; its ground stays what lies behind it.
             if (block.Scheme is { } scheme) around = around with { Carried = scheme, Text = Role(scheme, "text") };
-            var part = PartCatalogue.Get(block.Part);
-            var inside = Look(part, site.Looks.Get(block.Look), block.Own, block.Content, around);
+            if (PartCatalogue.Find(block.Part) is not { } part || site.Looks.Find(block.Look) is not { } look) return;
+            var inside = Look(part, look, block.Own, block.Content, around);
             foreach (var inner in block.Blocks) Visit(inner, inside);
         }
 
@@ -91,7 +95,7 @@ public static class ContrastPairs
         private Scheme Effective(string carried)
         {
             var scheme = site.Palette.Schemes.Get(carried);
-            return dark && scheme.TurnsInto is { } turned ? site.Palette.Schemes.Get(turned) : scheme;
+            return dark ? scheme.Dark(site) ?? scheme : scheme;
         }
 
         /// <summary>An element in one state at some widths.</summary>
@@ -101,7 +105,7 @@ public static class ContrastPairs
             public Around Inside => new(
                 around.Carried,
                 GroundOf("background"),
-                Color("text-colour") ?? around.Text,
+                Color("text-color") ?? around.Text,
                 Style("text-style") ?? around.Style);
 
             public void TakeDown(ImmutableSortedDictionary<string, string> content)
@@ -109,9 +113,9 @@ public static class ContrastPairs
                 foreach (var property in part.Properties)
                 {
                     if (property.Piece.Length > 0 && part.Slots.Any(s => s.Id == property.Piece) && !Holds(content, property.Piece)) continue;
-                    if (property.Css == "color") Text(property, content);
-                    else if (property.Css == "outline" && state == State.Focus) Line(property, PairKind.FocusRing, LineTarget);
-                    else if (property.Kind == ValueKind.Border && property.Css != "outline") Line(property, PairKind.Line, part.NeedsBoundary ? LineTarget : 0);
+                    if (property.CssName == "color") Text(property, content);
+                    else if (property.CssName == "outline" && state == State.Focus) Line(property, PairKind.FocusRing, LineTarget);
+                    else if (property.Kind.Types.Contains(CssType.Line) && property.CssName != "outline") Line(property, PairKind.Line, part.NeedsBoundary ? LineTarget : 0);
                 }
             }
 
@@ -119,7 +123,7 @@ public static class ContrastPairs
             {
                 if (property.Piece.Length == 0 && !part.Slots.Any(s => s.Kind is SlotKind.Text or SlotKind.List or SlotKind.Table or SlotKind.Menu && Holds(content, s.Id))) return;
                 var ground = GroundOf(Sibling(property, "background"));
-                var color = Color(property.Id) ?? Color("text-colour") ?? around.Text;
+                var color = Color(property.Id) ?? Color("text-color") ?? around.Text;
                 if (property.Target.Contains("::marker", StringComparison.Ordinal))
                 {
                     Add(PairKind.Line, property, color, ground, 0);
@@ -139,7 +143,7 @@ public static class ContrastPairs
 
             private void Line(PartProperty property, PairKind kind, double target)
             {
-                if (Value(property.Id) is not ReferenceValue { To: ReferenceKind.Border } reference) return;
+                if (Value(property.Id) is not ReferenceValue { To: BorderKind.Kind } reference) return;
                 var border = walk.Site.Edges.Borders.Get(reference.Id);
                 if (Resolve(border.Color, null) is { } color) Add(kind, property, color, around.Ground, state == State.Off ? 0 : target);
             }
@@ -164,7 +168,7 @@ public static class ContrastPairs
                 var behind = property == "background" ? around.Ground : GroundOf("background");
                 return Value(property) switch
                 {
-                    ReferenceValue { To: ReferenceKind.Gradient } gradient =>
+                    ReferenceValue { To: GradientKind.Kind } gradient =>
                         [.. Along(walk.Site.Fills.Gradients.Get(gradient.Id)).Select((c, i) => Compositing.Over(c, behind[i % behind.Length]))],
                     { } value when Resolve(value, property) is { } color => [.. behind.Select(b => Compositing.Over(color, b))],
                     _ => behind,
@@ -187,7 +191,7 @@ public static class ContrastPairs
 
             private Color? Color(string property) => Value(property) is { } value ? Resolve(value, property) : null;
 
-            private TextStyle? Style(string property) => Value(property) is ReferenceValue { To: ReferenceKind.TextStyle } style ? walk.Site.Typography.Styles.Get(style.Id) : null;
+            private TextStyle? Style(string property) => Value(property) is ReferenceValue { To: TextStyleKind.Kind } style ? walk.Site.Type.Styles.Get(style.Id) : null;
 
             /// <summary>The value in force: own before the look's, the state's before Rest's, some widths' before all.</summary>
             private Value? Value(string property, State? at = null)
@@ -206,10 +210,10 @@ public static class ContrastPairs
 
             private Color? Resolve(Value value, string? property) => value switch
             {
-                ReferenceValue { To: ReferenceKind.Role } role => walk.Role(around.Carried, role.Id, role.Step),
-                ReferenceValue { To: ReferenceKind.Color } color => SchemeColors.Released(SchemeColors.Row(walk.Site.Palette.Colors.Get(color.Id)).At(color.Step)),
+                ReferenceValue { To: RoleKind.Kind } role => walk.Role(around.Carried, role.Id, role.Step),
+                ReferenceValue { To: ColorKind.Kind } color => SchemeColors.Released(SchemeColors.Row(walk.Site.Palette.Colors.Get(color.Id)).At(color.Step)),
                 FixedColorValue given => SchemeColors.Released(ColorText.Parse(given.Css)),
-                RestValue rest when property is not null && Value(property, State.Rest) is { } atRest and not RestValue => Resolve(ValueCss.Moved(atRest, rest.Step), property),
+                RestValue rest when property is not null && Value(property, State.Rest) is { } atRest and not RestValue => Resolve(ValueForms.Moved(atRest, rest.Step), property),
                 _ => null,
             };
 
@@ -217,12 +221,12 @@ public static class ContrastPairs
             {
                 var smallest = style.Size switch
                 {
-                    ReferenceValue { To: ReferenceKind.Size } size when Scale.Sizes(walk.Site.Typography.Scale, size.Step) is var (from, to) => Math.Min(from, to),
+                    ReferenceValue { To: SizeKind.Kind } size when Scale.Sizes(walk.Site.Type.Scale, size.Step) is var (from, to) => Math.Min(from, to),
                     NumberValue { Unit: "px" } px => (double)px.Number,
                     NumberValue { Unit: "rem" } rem => (double)rem.Number * 16,
                     _ => 0,
                 };
-                return smallest >= LargeSize || (smallest >= LargeBoldSize && style.Weight >= Bold);
+                return smallest >= LargeSize || (smallest >= LargeBoldSize && (int)style.Weight.Amount() >= Bold);
             }
 
             /// <summary>The property of the same piece, or of the part where the piece has none.</summary>
@@ -233,7 +237,7 @@ public static class ContrastPairs
             }
 
             private bool HasLink(PartProperty property, ImmutableSortedDictionary<string, string> content) => part.Slots.Any(s =>
-                s.Kind is SlotKind.Text or SlotKind.List or SlotKind.Table && (property.Piece.Length == 0 ? part.Property($"{s.Id}-text-colour") is null : s.Id == property.Piece)
+                s.Kind is SlotKind.Text or SlotKind.List or SlotKind.Table && (property.Piece.Length == 0 ? part.Property($"{s.Id}-text-color") is null : s.Id == property.Piece)
                 && content.GetValueOrDefault(s.Id, "").Contains("](", StringComparison.Ordinal));
 
             private static bool Holds(ImmutableSortedDictionary<string, string> content, string slot) => content.GetValueOrDefault(slot, "").Length > 0;

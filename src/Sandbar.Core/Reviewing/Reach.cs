@@ -1,10 +1,10 @@
 using System.Collections.Immutable;
 using AngleSharp.Dom;
 using Sandbar.Core.Catalogue;
-using Sandbar.Core.Css;
-using Sandbar.Core.Css.Selectors;
 using Sandbar.Core.Design;
 using Sandbar.Core.Rendering;
+using Sandbar.Css.Selectors;
+using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Reviewing;
 
@@ -49,10 +49,10 @@ public sealed record Reach(int Pages, int Elements)
     }
 
     private static bool ShowsOne(Block block, HashSet<string> menus) =>
-        menus.Count > 0 && PartCatalogue.Get(block.Part).Slots.Any(s => s.Kind == SlotKind.Menu && menus.Contains(block.Content.GetValueOrDefault(s.Id, "")));
+        menus.Count > 0 && PartCatalogue.Find(block.Part) is { } part && part.Slots.Any(s => s.Kind == SlotKind.Menu && menus.Contains(block.Content.GetValueOrDefault(s.Id, "")));
 
     /// <summary>What changed in a sheet: selectors, and the custom properties through which more is reached.</summary>
-    private sealed class Changed(Palette palette)
+    private sealed class Changed(PaletteFoundation palette)
     {
         private readonly HashSet<(string Name, string? Scheme)> properties = [];
 

@@ -1,10 +1,10 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using Sandbar.Core.Catalogue;
-using Sandbar.Core.Css;
-using Sandbar.Core.Css.Selectors;
 using Sandbar.Core.Design;
 using Sandbar.Core.Rendering;
+using Sandbar.Css.Selectors;
+using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Reviewing;
 
@@ -57,9 +57,9 @@ public static class SilencedSettings
     {
         var key = CellKey.Parse(origin.Detail);
         var widths = rule.Widths == Interval.All ? "" : rule.Widths is { From: { } from } ? $" from {from} px" : $" below {rule.Widths.Below} px";
-        if (origin.Kind == OriginKind.Look) return Usage.CellName(site.Looks.Get(origin.Id), key) + widths;
+        if (origin.Kind == OriginKind.Look) return PartCatalogue.CellName(site.Looks.Get(origin.Id), key) + widths;
         var block = Blocks.Find(site, origin.Id);
-        var name = block is null ? key.Property : $"{block.Name} · {PartCatalogue.Get(block.Part).Property(key.Property)?.Name.ToLowerInvariant()}";
+        var name = block is null ? key.Property : $"{block.Name} · {PartCatalogue.Find(block.Part)?.Property(key.Property)?.Name.ToLowerInvariant()}";
         return (key.State == State.Rest ? name : $"{name} in {key.State}") + widths;
     }
 }

@@ -10,9 +10,9 @@ internal static class Content
 
     public static Block Columns(string id, string look, params Block[] blocks) => Make(id, "columns", look, look, null, [], blocks);
 
-    public static Block Stack(string id, params Block[] blocks) => Make(id, "group", "Stack", "Stack", null, [], blocks);
+    public static Block Stack(string id, params Block[] blocks) => Make(id, "group", "stack", "One below another", null, [], blocks);
 
-    public static Block InLine(string id, params Block[] blocks) => Make(id, "group", "In line", "In line", null, [], blocks);
+    public static Block InLine(string id, params Block[] blocks) => Make(id, "group", "in-line", "Side by side", null, [], blocks);
 
     public static Block Heading(string id, int level, string text) => Make(id, $"heading-{level}", "Standard", text, null, [("text", text)]);
 
@@ -44,8 +44,9 @@ internal static class Content
     public static Block Menu(string id, string look, string menu, string label) => Make(id, "menu", look, label, null, [("menu", menu), ("label", label)]);
 
     public static Block Make(string id, string part, string look, string name, string? scheme, (string Slot, string Content)[] content, params Block[] blocks) => new(
-        id, part, Starter.LookId(part, look), name, scheme,
+        id, part, $"{part}-{Lookup.Slug(look)}", name,
         content.Where(c => c.Content.Length > 0).ToImmutableSortedDictionary(c => c.Slot, c => c.Content, StringComparer.Ordinal),
         ImmutableSortedDictionary.Create<string, Value>(StringComparer.Ordinal),
-        [.. blocks]);
+        [.. blocks],
+        scheme);
 }

@@ -1,8 +1,7 @@
 using System.Globalization;
-using Sandbar.Core.Colors;
 using Sandbar.Core.Design;
-using Sandbar.Core.Editing;
-using Sandbar.Core.Typography;
+using Sandbar.Core.Foundations.Type;
+using Sandbar.Css.Colors;
 using static Sandbar.Core.Starting.Content;
 
 namespace Sandbar.Core.Starting;
@@ -42,7 +41,7 @@ public static class NewSite
         var type = Starter.Type(headingFamily, textFamily, size > 16 ? size - 1 : size, size);
         var site = new Site(
             Site.CurrentFormat, wishes.Name.Trim(), slug, StartingPalette.From(color), type with { Families = [.. type.Families.Distinct()] },
-            Starter.Spacing, Starter.Edges, Starter.Fills, [], Frame(wishes.Name.Trim()), [Home(wishes.Name.Trim())],
+            Starter.Space, Starter.Edges, Starter.Fills, [], [], Frame(wishes.Name.Trim()), [Home(wishes.Name.Trim())],
             [new("main", "Main", [new("main-home", "Home", "home")])], [.. families.SelectMany(f => f.Files).Select(f => f.Item)], new(""));
         return (new(Starter.WithLooks(site), [.. families.SelectMany(f => f.Assets)]), []);
     }

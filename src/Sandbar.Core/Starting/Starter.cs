@@ -1,6 +1,10 @@
 using System.Collections.Immutable;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations;
+using Sandbar.Core.Foundations.Fills;
+using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Foundations.Type;
 
 namespace Sandbar.Core.Starting;
 
@@ -10,41 +14,31 @@ internal static class Starter
     /// <summary>The roles of a site, each with the grounds it must be readable on and the contrast it needs there (WCAG 2.2, 1.4.3 and 1.4.11).</summary>
     public static readonly ImmutableArray<Role> Roles =
     [
-        new("ground", "ground", "ground", [], 0),
-        new("raised", "raised", "raised", [], 0),
-        new("text", "text", "text", ["ground", "raised"], 4.5m),
-        new("quiet-text", "quiet text", "quiet-text", ["ground", "raised"], 4.5m),
-        new("link", "link", "link", ["ground", "raised"], 4.5m),
-        new("action", "action", "action", ["ground", "raised"], 3),
-        new("action-text", "action text", "action-text", ["action"], 4.5m),
-        new("line", "line", "line", [], 0),
-        new("field-line", "field line", "field-line", ["ground", "raised"], 3),
-        new("attention", "attention", "attention", [], 0),
-        new("attention-text", "attention text", "attention-text", ["attention"], 4.5m),
-        new("focus", "focus", "focus", ["ground", "raised"], 3),
-        new("selection", "selection", "selection", [], 0),
+        Role("ground", 0), Role("raised", 0),
+        Role("text", 4.5m, "ground", "raised"), Role("quiet text", 4.5m, "ground", "raised"), Role("link", 4.5m, "ground", "raised"),
+        Role("action", 3, "ground", "raised"), Role("action text", 4.5m, "action"), Role("line", 0), Role("field line", 3, "ground", "raised"),
+        Role("attention", 0), Role("attention text", 4.5m, "attention"), Role("focus", 3, "ground", "raised"), Role("selection", 0),
     ];
 
     /// <summary>The spacing scale, px.</summary>
-    public static readonly Spacing Spacing = new([4, 8, 16, 24, 32, 56, 88]);
+    public static readonly SpaceFoundation Space = new([.. new[] { 4, 8, 16, 24, 32, 56, 88 }.Select((px, i) => new SpaceStep($"space-{i + 1}", Px(px)))]);
 
     /// <summary>The edges that the catalogue's looks name.</summary>
-    public static readonly Edges Edges = new(
+    public static readonly EdgeFoundation Edges = new(
         [
             Border("hairline", 1, "line"), Border("action line", 1, "action"), Border("field line", 1, "field-line"), Border("bright", 2, "attention"), Border("ring", 3, "focus"),
         ],
-        [new("soft", "soft", "soft", new NumberValue(6, "px")), new("round", "round", "round", new NumberValue(14, "px"))],
-        [new("lift", "lift", "lift", 0, 6, 18, -4, new ReferenceValue(ReferenceKind.Role, "text", 0), 0.22m)]);
+        [new("soft", "soft", "soft", Px(6)), new("round", "round", "round", Px(14))],
+        [new("lift", "lift", "lift", [new("layer-1", Px(0), Px(6), Px(18), Px(-4), ToRole("text"), new NumberValue(22, "%"))])]);
 
-    public static readonly Fills Fills = new(
-        [new("dawn", "dawn", "dawn", 160, [new(new ReferenceValue(ReferenceKind.Role, "raised", 0), 0), new(new ReferenceValue(ReferenceKind.Role, "ground", 0), 100)])]);
+    public static readonly FillFoundation Fills = new([GradientKind.Between("dawn", "dawn", "dawn", 160, ToRole("raised"), ToRole("ground"))]);
 
     /// <summary>Two families, a scale, and the text styles that the catalogue's looks name.</summary>
     /// <param name="narrowBase">Body text at 390 px, px.</param>
     /// <param name="wideBase">Body text at 1280 px, px.</param>
-    public static Design.Typography Type(Family heading, Family text, decimal narrowBase, decimal wideBase) => new(
+    public static TypeFoundation Type(Family heading, Family text, decimal narrowBase, decimal wideBase) => new(
         [heading, text],
-        new(new(390, narrowBase, 1.2m), new(1280, wideBase, 1.25m), -2, 5),
+        new([End(ScaleEndKind.Narrow, 390, narrowBase, 1.2m), End(ScaleEndKind.Wide, 1280, wideBase, 1.25m)], -2, 5),
         [
             Style("Body", text, 0, 400, 1.6m),
             Style("Lead", text, 1, 400, 1.5m),
@@ -57,31 +51,40 @@ internal static class Starter
             Style("Subtitle", heading, 1, 600, 1.25m),
         ]);
 
+    /// <summary>A colour of the palette at a step.</summary>
+    public static Value ToColor(string color, int step = 0) => new ReferenceValue(ColorKind.Kind, color, step);
+
+    /// <summary>What reads best on a role.</summary>
+    public static Value Readable(string role) => new ReadableValue(ToRole(role));
+
+    /// <summary>A colour that is called as its id.</summary>
+    public static BaseColor Color(string name, string css) => new(name, name, name, new FixedColorValue(css));
+
+    /// <summary>A scheme.</summary>
+    /// <param name="turnsInto">Id of the scheme it turns into; null where it stays.</param>
+    public static Scheme Scheme(string name, string? turnsInto, params (string Role, Value Color)[] colors) => new(
+        Lookup.Slug(name), name, Lookup.Slug(name), colors.ToImmutableSortedDictionary(c => c.Role, c => c.Color, StringComparer.Ordinal),
+        turnsInto is null ? new WordValue("stays") : new ReferenceValue(SchemeKind.Kind, turnsInto));
+
     /// <summary>A look for each the catalogue proposes.</summary>
-    public static Site WithLooks(Site site) => site with
+    public static Site WithLooks(Site site)
     {
-        Looks = [.. PartCatalogue.All.SelectMany(part => part.Looks.Select(seed => FromSeed(site, part, seed)))],
-    };
+        ImmutableArray<Look> looks = [.. PartCatalogue.All.SelectMany(part => part.Looks.Select(seed => CatalogueLooks.FromSeed(site, part, seed)))];
+        return site with { Looks = looks, TakenLooks = looks.Select(l => l.Id).ToImmutableSortedSet(StringComparer.Ordinal) };
+    }
 
-    /// <summary>Id of the look a part's seed becomes.</summary>
-    public static string LookId(string part, string look) => $"{part}-{Lookup.Slug(look)}";
+    private static Value ToRole(string role) => new ReferenceValue(RoleKind.Kind, role);
 
-    private static Border Border(string name, int width, string role) =>
-        new(Lookup.Slug(name), name, Lookup.Slug(name), new NumberValue(width, "px"), "solid", new ReferenceValue(ReferenceKind.Role, role, 0));
+    private static NumberValue Px(decimal px) => new(px, "px");
+
+    private static Role Role(string name, decimal target, params string[] on) => new(
+        Lookup.Slug(name), name, Lookup.Slug(name), on.Length == 0 ? new WordValue("none") : new ListValue([.. on.Select(ToRole)]), new NumberValue(target, ""));
+
+    private static ScaleEnd End(string id, decimal width, decimal size, decimal ratio) => new(id, Px(width), Px(size), new NumberValue(ratio, ""));
+
+    private static Border Border(string name, int width, string role) => new(Lookup.Slug(name), name, Lookup.Slug(name), Px(width), new WordValue("solid"), ToRole(role));
 
     private static TextStyle Style(string name, Family family, int size, int weight, decimal lineHeight, decimal spacing = 0, string textCase = "none") => new(
-        Lookup.Slug(name), name, Lookup.Slug(name), family.Id, new ReferenceValue(ReferenceKind.Size, "", size), weight, new NumberValue(lineHeight, ""),
-        new NumberValue(spacing, spacing == 0 ? "" : "em"), textCase, false);
-
-    private static Look FromSeed(Site site, Part part, LookSeed seed)
-    {
-        var cells = ImmutableSortedDictionary.Create<string, Value>(StringComparer.Ordinal);
-        foreach (var (text, typed) in seed.Cells)
-        {
-            var key = CellKey.Parse(text);
-            var property = part.Property(key.Property) ?? throw new InvalidOperationException($"{part.Name} · {seed.Name}: no property {key.Property}.");
-            cells = cells.Add(text, ValueText.Read(site, property, typed, key.State == State.Rest ? null : cells.GetValueOrDefault(key.Property)));
-        }
-        return new(LookId(part.Id, seed.Name), part.Id, seed.Name, Lookup.Slug(seed.Name), cells);
-    }
+        Lookup.Slug(name), name, Lookup.Slug(name), new ReferenceValue(FamilyKind.Kind, family.Id), new ReferenceValue(SizeKind.Kind, "", size), new NumberValue(weight, ""),
+        new NumberValue(lineHeight, ""), new NumberValue(spacing, spacing == 0 ? "" : "em"), new WordValue(textCase), new WordValue("upright"));
 }

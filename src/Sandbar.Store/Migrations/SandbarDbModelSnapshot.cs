@@ -70,6 +70,10 @@ namespace Sandbar.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<int>("Format")
+                        .HasColumnType("INTEGER")
+                        .HasDefaultValue(1);
+
                     b.Property<string>("Gesture")
                         .IsRequired()
                         .HasColumnType("TEXT");

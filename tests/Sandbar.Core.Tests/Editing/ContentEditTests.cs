@@ -48,8 +48,8 @@ public class ContentEditTests
         Assert.Equal([("home", "footer"), ("guide", "footer")], changes.Select(c => (c.Page, c.Block)));
         Assert.All(changes, c => Assert.StartsWith("<footer", c.Html.Trim(), StringComparison.Ordinal));
         // A colour changes no letter of any page.
-        Assert.Empty(PageChanges.Between(Demo.Site, Demo.Site.After(new SetColor("beet", "red")), pages, Anywhere));
-        Assert.Same(PageChanges.Mark(Demo.Site, Demo.Site.Pages[0]), PageChanges.Mark(Demo.Site.After(new SetColor("beet", "red")), Demo.Site.Pages[0]));
+        Assert.Empty(PageChanges.Between(Demo.Site, Demo.Site.After(Do.Color("beet", "red")), pages, Anywhere));
+        Assert.Same(PageChanges.Mark(Demo.Site, Demo.Site.Pages[0]), PageChanges.Mark(Demo.Site.After(Do.Color("beet", "red")), Demo.Site.Pages[0]));
     }
 
     [Fact]
@@ -87,7 +87,14 @@ public class ContentEditTests
         foreach (var block in Blocks.All(Demo.Site))
         {
             foreach (var slot in PartCatalogue.Get(block.Part).Slots.Where(s => block.Content.ContainsKey(s.Id)))
-                Assert.Same(Demo.Site.Frame.Header.Id, Demo.Site.After(new SetContent(block.Id, slot.Id, block.Content[slot.Id])).Frame.Header.Id);
+            {
+                var held = block.Content[slot.Id];
+                Assert.Equal(held, Blocks.Find(Demo.Site.After(new SetContent(block.Id, slot.Id, held)), block.Id)!.Content[slot.Id]);
+                // Another text than the one it has, of a kind the slot takes, is in the page afterwards.
+                if (slot.Kind == SlotKind.Text) Assert.Contains("Quince", Shown(Demo.Site.After(new SetContent(block.Id, slot.Id, "Quince"))), StringComparison.Ordinal);
+            }
         }
     }
+
+    private static string Shown(Site site) => string.Concat(site.Pages.Select(p => PageWriter.Write(site, p, Anywhere)));
 }

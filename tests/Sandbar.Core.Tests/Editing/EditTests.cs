@@ -3,7 +3,6 @@ using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Rendering;
-using Sandbar.Core.Typography;
 
 namespace Sandbar.Core.Tests.Editing;
 
@@ -13,8 +12,8 @@ public class EditTests
     [Fact]
     public void An_unreadable_colour_changes_nothing()
     {
-        var problem = Demo.Site.Refused(new SetColor("beet", "#12"));
-        Assert.Equal("/css", problem.Path);
+        var problem = Demo.Site.Refused(Do.Color("beet", "#12"));
+        Assert.Equal("/text", problem.Path);
         Assert.Contains("“#12” is not a colour", problem.Message, StringComparison.Ordinal);
     }
 
@@ -25,15 +24,15 @@ public class EditTests
     [InlineData("0123456789012345678901234567890123456789012345678901234567890123456789", "at most 60")]
     public void A_name_must_be_good_and_free(string name, string said)
     {
-        Assert.Contains(said, Demo.Site.Refused(new RenameColor("beet", name)).Message, StringComparison.Ordinal);
-        Assert.Contains(said, Demo.Site.Refused(new AddColor("new", name, "red")).Message, StringComparison.Ordinal);
+        Assert.Contains(said, Demo.Site.Refused(Do.RenameColor("beet", name)).Message, StringComparison.Ordinal);
+        Assert.Contains(said, Demo.Site.Refused(Do.NewColor("new", name, "red")).Message, StringComparison.Ordinal);
     }
 
     [Fact]
     public void Renaming_a_colour_renames_it_in_overrides_but_not_in_texts()
     {
         var site = Demo.Site.After(new SetOverrides("a { color: var(--color-beet-shade-1); content: \"--color-beet\"; background: var(--color-beetroot) } /* --color-beet */"));
-        var renamed = site.After(new RenameColor("beet", "Red Beet"));
+        var renamed = site.After(Do.RenameColor("beet", "Red Beet"));
         Assert.Equal("a { color: var(--color-red-beet-shade-1); content: \"--color-beet\"; background: var(--color-beetroot) } /* --color-beet */", renamed.Overrides.Site);
         Assert.Equal("red-beet", renamed.Palette.Colors.Get("beet").CssName);
     }
@@ -41,26 +40,26 @@ public class EditTests
     [Fact]
     public void A_colour_in_use_cannot_be_removed_and_one_that_is_not_can()
     {
-        Assert.Contains("action in Day", Demo.Site.Refused(new RemoveColor("beet")).Message, StringComparison.Ordinal);
-        var site = Demo.Site.After(new AddColor("moss", "moss", "olive"));
-        Assert.Null(site.After(new RemoveColor("moss")).Palette.Colors.Find("moss"));
+        Assert.Contains("action in Day", Demo.Site.Refused(Do.RemoveColor("beet")).Message, StringComparison.Ordinal);
+        var site = Demo.Site.After(Do.NewColor("moss", "moss", "olive"));
+        Assert.Null(site.After(Do.RemoveColor("moss")).Palette.Colors.Find("moss"));
         Assert.Contains("Card · Standard · background", site.After(new SetCell("card-standard", "background", State.Rest, null, null, "moss"))
-            .Refused(new RemoveColor("moss")).Message, StringComparison.Ordinal);
+            .Refused(Do.RemoveColor("moss")).Message, StringComparison.Ordinal);
     }
 
     [Fact]
     public void What_is_gone_is_said_to_be_gone()
     {
-        Assert.Contains("no longer", Demo.Site.Refused(new SetColor("gone", "red")).Message, StringComparison.Ordinal);
+        Assert.Contains("no longer", Demo.Site.Refused(Do.Color("gone", "red")).Message, StringComparison.Ordinal);
         Assert.Contains("no longer", Demo.Site.Refused(new SetCell("gone", "background", State.Rest, null, null, "red")).Message, StringComparison.Ordinal);
-        Assert.Contains("no longer", Demo.Site.Refused(new SetRole("gone", "action", new("beet", 0, null))).Message, StringComparison.Ordinal);
+        Assert.Contains("no longer", Demo.Site.Refused(Do.Role("gone", "action", "beet")).Message, StringComparison.Ordinal);
     }
 
     [Fact]
     public void A_role_cannot_be_readable_on_itself_however_far_round()
     {
-        var site = Demo.Site.After(new SetRole("day", "text", new(null, 0, "action-text")));
-        Assert.Contains("itself", site.Refused(new SetRole("day", "action", new(null, 0, "text"))).Message, StringComparison.Ordinal);
+        var site = Demo.Site.After(Do.Role("day", "text", "readable on action text"));
+        Assert.Contains("itself", site.Refused(Do.Role("day", "action", "readable on text")).Message, StringComparison.Ordinal);
     }
 
     [Fact]
@@ -126,29 +125,30 @@ public class EditTests
     [Fact]
     public void A_scheme_turns_into_another_or_stays()
     {
-        Assert.Null(Demo.Site.After(new TurnScheme("day", null)).Palette.Schemes.Get("day").TurnsInto);
-        Assert.Equal("day", Demo.Site.After(new TurnScheme("dusk", "day")).Palette.Schemes.Get("dusk").TurnsInto);
-        Assert.Equal("/into", Demo.Site.Refused(new TurnScheme("day", "day")).Path);
-        Assert.Equal("/into", Demo.Site.Refused(new TurnScheme("day", "noon")).Path);
-        Assert.Equal("/scheme", Demo.Site.Refused(new TurnScheme("noon", null)).Path);
-        Assert.Equal("Day turns into Dusk", new TurnScheme("day", "dusk").Describe(Demo.Site));
+        Assert.Equal("stays", Demo.Site.After(Do.Turn("day", "stays as it is")).Palette.Schemes.Get("day").TurnsInto.Code());
+        Assert.Equal(new ReferenceValue("scheme", "day"), Demo.Site.After(Do.Turn("dusk", "Day")).Palette.Schemes.Get("dusk").TurnsInto);
+        Assert.Contains("into itself", Demo.Site.Refused(Do.Turn("day", "Day")).Message, StringComparison.Ordinal);
+        Assert.Contains("No scheme is called “noon”", Demo.Site.Refused(Do.Turn("day", "noon")).Message, StringComparison.Ordinal);
+        Assert.Contains("no longer", Demo.Site.Refused(Do.Turn("noon", "stays")).Message, StringComparison.Ordinal);
+        Assert.Equal("Day · turns into → Dusk", Do.Turn("day", "Dusk").Describe(Demo.Site));
     }
 
+    /// <summary>Requests name edits by these words; each case is found by its record, with its own name.</summary>
     [Fact]
     public void Edits_keep_their_json_form()
     {
         Edit[] edits =
         [
-            new RenameSite("a"), new AddColor("a", "b", "c"), new SetColor("a", "b"), new RenameColor("a", "b"), new RemoveColor("a"),
-            new SetRole("a", "b", new("c", 1, null)), new SetCell("a", "b", State.Hover, 1, null, "c"), new SetOverrides("a"), new TakeBack("a", "b", false),
-            new TurnScheme("a", null), new BringBack("a", "b"),
-            new SetScale(ScaleSetting.NarrowBase, "17"), new SetTextStyle("a", TextStyleSetting.LineHeight, "1.5"), new AddTextStyle("a", "b", "c"),
-            new RenameTextStyle("a", "b"), new RemoveTextStyle("a"), new SetFamily("a", "b"), new AddFamily("a", "b"), new RemoveFamily("a"),
+            new RenameSite("a"), new AddThing("color", "a", "b", null, null, "c"), new SetThing("color", "a", "b", "c"), new RenameThing("color", "a", "b"), new MoveThing("color", "a", 1), new RemoveThing("color", "a", "b"),
+            new SetCell("a", "b", State.Hover, 1, null, "c"), new SetOverrides("a"), new TakeBack("a", "b", false), new BringBack("a", "b"),
             new SetContent("a", "b", "c"), new SetBlockLook("a", "b"), new SetBlockScheme("a", null),
             new AddMenuItem("a", "b", "c", "d"), new SetMenuItem("a", "b", "c", "d"), new MoveMenuItem("a", "b", 1), new RemoveMenuItem("a", "b"),
         ];
-        Assert.Equal(edits.Length, typeof(Edit).GetCustomAttributes(typeof(System.Text.Json.Serialization.JsonDerivedTypeAttribute), false).Length);
-        foreach (var edit in edits) Assert.Equal(edit, JsonSerializer.Deserialize<Edit>(JsonSerializer.Serialize(edit, SiteJson.Options), SiteJson.Options));
-        Assert.Equal("""{"kind":"setCell","look":"a","property":"b","state":"hover","from":1,"below":null,"text":"c"}""", JsonSerializer.Serialize<Edit>(edits[6], SiteJson.Options));
+        var there = typeof(Edit).Assembly.GetTypes().Where(t => t.BaseType == typeof(Edit)).Select(t => t.Name).Order();
+        Assert.Equal(there, edits.Select(e => e.GetType().Name).Append(nameof(TakeLooks)).Order());
+        foreach (var edit in edits) Assert.Equal(edit, JsonSerializer.Deserialize<Edit>(JsonSerializer.Serialize(edit, Requests), Requests));
+        Assert.Equal("""{"kind":"setCell","look":"a","property":"b","state":"hover","from":1,"below":null,"text":"c"}""", JsonSerializer.Serialize<Edit>(edits[6], Requests));
     }
+
+    private static readonly JsonSerializerOptions Requests = SiteJson.Configure(new());
 }

@@ -1,5 +1,6 @@
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
+using Sandbar.Core.Foundations.Palette;
 
 namespace Sandbar.Core.Tests.Editing;
 
@@ -55,33 +56,48 @@ public class HistoryTests
         Make("a", "g1", "#111111");
         Make("b", "g2", "#222222");
         var undo = Undo("a", 0);
-        Assert.Equal(["/palette/colors/beet/css"], undo?.Overwrites);
+        Assert.Equal(["/palette/colors/beet/color"], undo?.Overwrites);
         Assert.Empty(Undo("b", 0)!.Overwrites);
     }
 
     [Fact]
     public void A_gesture_of_several_edits_on_one_new_thing_is_taken_back_whole()
     {
-        Make("a", "g1", new AddColor("moss", "moss", "olive"));
-        Make("a", "g1", new SetColor("moss", "green"));
-        Make("a", "g1", new RenameColor("moss", "fern"));
+        Make("a", "g1", Do.NewColor("moss", "moss", "olive"));
+        Make("a", "g1", Do.Color("moss", "green"));
+        Make("a", "g1", Do.RenameColor("moss", "fern"));
         var undo = Undo("a", 0);
         Assert.Empty(undo!.Overwrites);
         Reverse(undo, "u1");
         Assert.Null(site.Palette.Colors.Find("moss"));
         Reverse(Redo("a", 0), "r1");
-        Assert.Equal(("fern", "green"), (site.Palette.Colors.Get("moss").Name, site.Palette.Colors.Get("moss").Css));
+        Assert.Equal(("fern", "green"), (site.Palette.Colors.Get("moss").Name, site.Palette.Colors.Get("moss").Css()));
     }
 
     [Fact]
     public void Undo_passes_over_what_somebody_removed()
     {
-        Make("b", "g0", new AddColor("moss", "moss", "olive"));
-        Make("a", "g1", new SetColor("moss", "green"));
-        Make("b", "g2", new RemoveColor("moss"));
+        Make("b", "g0", Do.NewColor("moss", "moss", "olive"));
+        Make("a", "g1", Do.Color("moss", "green"));
+        Make("b", "g2", Do.RemoveColor("moss"));
         var undo = Undo("a", 0);
         Assert.NotEmpty(undo!.Overwrites);
         Assert.Empty(undo.Patch.Changes);
+    }
+
+    /// <summary>Patches of another format lead through other documents: undo ends there, and history does not.</summary>
+    [Fact]
+    public void Undo_ends_where_another_format_begins()
+    {
+        Make("a", "g1", "#111111");
+        Make("a", "g2", "#222222");
+        Reverse(Undo("a", 0), "u1");
+        var lines = journal.Select(e => e.Line with { Format = e.Line.Version == 1 ? Site.CurrentFormat - 1 : e.Line.Format }).ToList();
+        var (undo, redo) = History.Reversible(lines, "a", 0);
+        Assert.Null(undo);
+        Assert.Equal("beet → #222222", redo?.Label);
+        Assert.Equal((null, null), History.Reversible(lines.Select(l => l with { Format = Site.CurrentFormat - 1 }), "a", 0));
+        Assert.Equal(2, History.Read(lines).Count());
     }
 
     [Fact]
@@ -95,14 +111,14 @@ public class HistoryTests
         Assert.Equal("beet → #333333", History.Reversible(journal.Select(e => e.Line), "a", 0).Redo?.Label);
     }
 
-    private string Beet => site.Palette.Colors.Get("beet").Css;
+    private string Beet => site.Palette.Colors.Get("beet").Css();
 
-    private void Make(string window, string gesture, string css) => Make(window, gesture, new SetColor("beet", css));
+    private void Make(string window, string gesture, string css) => Make(window, gesture, Do.Color("beet", css));
 
     private void Make(string window, string gesture, Edit edit)
     {
         var after = site.After(edit);
-        journal.Add(new(new(journal.Count + 1, default, edit.Describe(site), gesture, window), edit, Patch.Between(site, after)));
+        journal.Add(new(new(journal.Count + 1, default, edit.Describe(site), gesture, window), Patch.Between(site, after)));
         site = after;
     }
 
@@ -110,7 +126,7 @@ public class HistoryTests
     {
         Assert.NotNull(reversal);
         site = reversal.Patch.Apply(site);
-        journal.Add(new(new(journal.Count + 1, default, reversal.Edit.Describe(site), gesture, "a", reversal.Edit.Gesture, reversal.Edit.Again), reversal.Edit, reversal.Patch));
+        journal.Add(new(new(journal.Count + 1, default, reversal.Edit.Describe(site), gesture, "a", reversal.Edit.Gesture, reversal.Edit.Again), reversal.Patch));
     }
 
     private Reversal? Undo(string window, long openedAt) => Reversed(History.Reversible(journal.Select(e => e.Line), window, openedAt).Undo);

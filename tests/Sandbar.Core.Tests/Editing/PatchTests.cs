@@ -2,6 +2,7 @@ using System.Text.Json;
 using CsCheck;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
+using Sandbar.Core.Values;
 
 namespace Sandbar.Core.Tests.Editing;
 
@@ -9,11 +10,11 @@ namespace Sandbar.Core.Tests.Editing;
 public class PatchTests
 {
     private static readonly Gen<Edit> AnyEdit = Gen.OneOf<Edit>(
-        Gen.Select(Gen.OneOf("beet", "leaf", "moss"), Gen.OneOf("#123456", "red", "oklch(0.5 0.1 20)"), (c, v) => (Edit)new SetColor(c, v)),
-        Gen.Select(Gen.OneOf("moss", "clay"), Gen.OneOf("red", "blue"), (c, v) => (Edit)new AddColor(c, c, v)),
-        Gen.OneOf("moss", "clay", "beet").Select(c => (Edit)new RemoveColor(c)),
-        Gen.Select(Gen.OneOf("beet", "moss"), Gen.OneOf("Ruby", "beet", "stone"), (c, n) => (Edit)new RenameColor(c, n)),
-        Gen.Select(Gen.OneOf("text", "action", "action-text"), Gen.Int[-5, 6], (r, s) => (Edit)new SetRole("day", r, new("leaf", s, null))),
+        Gen.Select(Gen.OneOf("beet", "leaf", "moss"), Gen.OneOf("#123456", "red", "oklch(0.5 0.1 20)"), (c, v) => Do.Color(c, v)),
+        Gen.Select(Gen.OneOf("moss", "clay"), Gen.OneOf("red", "blue"), (c, v) => Do.NewColor(c, c, v)),
+        Gen.OneOf("moss", "clay", "beet").Select(c => Do.RemoveColor(c)),
+        Gen.Select(Gen.OneOf("beet", "moss"), Gen.OneOf("Ruby", "beet", "stone"), (c, n) => Do.RenameColor(c, n)),
+        Gen.Select(Gen.OneOf("text", "action", "action-text"), Gen.Int[-5, 6], (r, s) => Do.Role("day", r, StepText.With("leaf", s))),
         Gen.Select(Gen.OneOf("background", "padding", "radius"), Gen.OneOf(State.Rest, State.Hover), Gen.OneOf<string?>("space 2", "action", "3px", null!), (p, s, t) => (Edit)new SetCell("button-filled", p, s, null, null, t)),
         Gen.OneOf("a { color: red }", "", "b {").Select(css => (Edit)new SetOverrides(css)),
         Gen.OneOf("A", "B").Select(n => (Edit)new RenameSite(n)));
@@ -39,7 +40,7 @@ public class PatchTests
     [Fact]
     public void What_is_not_reached_is_shared()
     {
-        var after = Demo.Site.After(new SetColor("beet", "red"));
+        var after = Demo.Site.After(Do.Color("beet", "red"));
         var patched = Patch.Between(Demo.Site, after).Apply(Demo.Site);
         Assert.Same(Demo.Site.Frame, patched.Frame);
         Assert.Same(Demo.Site.Palette.Colors.Get("leaf"), patched.Palette.Colors.Get("leaf"));
@@ -49,17 +50,17 @@ public class PatchTests
     [Fact]
     public void A_patch_names_only_what_changed()
     {
-        var patch = Patch.Between(Demo.Site, Demo.Site.After(new SetColor("beet", "red")));
+        var patch = Patch.Between(Demo.Site, Demo.Site.After(Do.Color("beet", "red")));
         var change = Assert.Single(patch.Changes);
-        Assert.Equal("/palette/colors/beet/css", change.Path);
-        Assert.Equal("#8a2846", change.Before?.GetString());
-        Assert.Equal("red", change.After?.GetString());
+        Assert.Equal("/palette/colors/beet/color", change.Path);
+        Assert.Equal("#8a2846", change.Before?.GetProperty("css").GetString());
+        Assert.Equal("red", change.After?.GetProperty("css").GetString());
     }
 
     [Fact]
     public void Patches_touch_where_one_holds_the_other()
     {
-        Patch beet = Of("/palette/colors/beet"), css = Of("/palette/colors/beet/css"), name = Of("/palette/colors/beet/name"), other = Of("/palette/colors/beetroot");
+        Patch beet = Of("/palette/colors/beet"), css = Of("/palette/colors/beet/color"), name = Of("/palette/colors/beet/name"), other = Of("/palette/colors/beetroot");
         Assert.True(beet.Touches(css) && css.Touches(beet) && css.Touches(css));
         Assert.False(css.Touches(name) || other.Touches(beet) || beet.Touches(other));
         static Patch Of(string path) => new(1, [new(path, null, null)]);

@@ -1,12 +1,14 @@
 using System.Text.Json;
 using CsCheck;
 using Sandbar.Core.Catalogue;
-using Sandbar.Core.Css;
+using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
+using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Interchange;
 using Sandbar.Core.Rendering;
-using Sandbar.Core.Typography;
+using Sandbar.Core.Values;
+using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Tests.Editing;
 
@@ -14,17 +16,13 @@ namespace Sandbar.Core.Tests.Editing;
 public class RandomEditTests
 {
     private static readonly Gen<Edit> Edits = Gen.OneOf(
-        Gen.Select(Among([.. Demo.Site.Palette.Colors.Select(c => c.Id)]), Gen.Int[0, 0xFFFFFF], (id, rgb) => (Edit)new SetColor(id, $"#{rgb:x6}")),
-        Gen.Select(Among("Moss", "leaf", "Old husk", ""), Gen.Int[0, 3], (name, n) => n == 0 ? (Edit)new AddColor($"c-{name}", name, "olive") : new RenameColor("husk", name)),
-        Gen.Select(Among("day", "dusk"), Among([.. Demo.Site.Palette.Roles.Select(r => r.Id)]), Among("beet", "leaf", "husk"), Gen.Int[-6, 7], (scheme, role, color, step) => (Edit)new SetRole(scheme, role, new(color, step, null))),
-        Gen.Select(Among("day", "dusk"), Among("text", "action"), Among("ground", "text", "action-text"), (scheme, role, on) => (Edit)new SetRole(scheme, role, new(null, 0, on))),
+        Gen.Select(Among([.. Demo.Site.Palette.Colors.Select(c => c.Id)]), Gen.Int[0, 0xFFFFFF], (id, rgb) => Do.Color(id, $"#{rgb:x6}")),
+        Gen.Select(Among("Moss", "leaf", "Old husk", ""), Gen.Int[0, 3], (name, n) => n == 0 ? Do.NewColor($"c-{name}", name, "olive") : Do.RenameColor("husk", name)),
+        Gen.Select(Among("day", "dusk"), Among([.. Demo.Site.Palette.Roles.Select(r => r.Id)]), Among("beet", "leaf", "husk"), Gen.Int[-6, 7], (scheme, role, color, step) => Do.Role(scheme, role, StepText.With(color, step))),
+        Gen.Select(Among("day", "dusk"), Among("text", "action"), Among("ground", "text", "action text"), (scheme, role, on) => Do.Role(scheme, role, $"readable on {on}")),
         Gen.Select(Cells(), Gen.Int[0, 5], (cell, n) => n == 0 ? (Edit)(cell with { Text = null }) : cell),
-        Gen.Select(Gen.Enum<ScaleSetting>(), Gen.Double[-1, 1500], (setting, number) => (Edit)new SetScale(setting, $"{number:0.##}")),
-        Gen.Select(Among([.. Demo.Site.Typography.Styles.Select(s => s.Id)]), Gen.Enum<TextStyleSetting>(), Gen.Int[0, 20], (style, setting, n) =>
-            (Edit)new SetTextStyle(style, setting, TextStyleSettings.Names(Demo.Site, Demo.Site.Typography.Styles.Get(style), setting).ElementAtOrDefault(n) ?? "none of these")),
-        Among([.. BundledFamilies.All]).Select(f => (Edit)new SetFamily("fraunces", f.Id)),
-        Among([.. BundledFamilies.All]).Select(f => (Edit)new AddFamily($"f-{f.Id}", f.Id)),
-        Among([.. BundledFamilies.All]).Select(f => (Edit)new RemoveFamily($"f-{f.Id}")),
+        Gen.Select(Among(ScaleEndKind.Narrow, ScaleEndKind.Wide), Among("width", "base", "ratio"), Gen.Double[-1, 1500], (end, field, number) => Do.Scale(end, field, $"{number:0.##}")),
+        Things(), AddedThings(), MovedThings(), RemovedThings(),
         Gen.Select(Among([.. Blocks.All(Demo.Site)]), Gen.Int[0, 5], Among("", "home", "Words *of* a [kind](home)", "no", "- a\n  - b", "beet"), (block, slot, text) =>
             (Edit)new SetContent(block.Id, PartCatalogue.Get(block.Part).Slots.Select(s => s.Id).ElementAtOrDefault(slot) ?? "none", text)),
         Gen.Select(Among([.. Blocks.All(Demo.Site)]), Among([.. Demo.Site.Looks]), (block, look) => (Edit)new SetBlockLook(block.Id, look.Id)),
@@ -70,7 +68,7 @@ public class RandomEditTests
         foreach (var page in site.Pages) Assert.Equal(PageChanges.Mark(fresh, fresh.Pages.Get(page.Id)), PageChanges.Mark(site, page));
         var generated = StyleSheetText.Generated(StyleSheetRenderer.Render(site), SheetUse.Release, i => i.File);
         Assert.Empty(Parser.ParseStyleSheet(generated).Errors);
-        Assert.Empty(StyleSheetText.Problems(generated));
+        Assert.Empty(OverrideText.Problems(generated));
     }, iter: 40);
 
     [Fact]
@@ -79,7 +77,7 @@ public class RandomEditTests
         var anywhere = new Surroundings(p => p.Slug, i => i.Hash, "", MarkBlocks: true);
         var after = edits.Aggregate(Demo.Site, (site, edit) => edit.Apply(site).Site ?? site);
         var changed = PageChanges.Between(Demo.Site, after, [page.Id], anywhere).Select(c => c.Block).ToHashSet();
-        foreach (var block in page.Sections.Prepend(Demo.Site.Frame.Header).Append(Demo.Site.Frame.Footer))
+        foreach (var block in Blocks.OnPage(Demo.Site, page))
         {
             var now = Blocks.Find(after, block.Id)!;
             var isSame = PageWriter.Write(Demo.Site, page, block, anywhere) == PageWriter.Write(after, after.Pages.Get(page.Id), now, anywhere);
@@ -87,6 +85,40 @@ public class RandomEditTests
         }
         Assert.Equal(changed.Count == 0, PageChanges.Mark(Demo.Site, page) == PageChanges.Mark(after, after.Pages.Get(page.Id)));
     }, iter: 60);
+
+    /// <summary>Fields of things of every kind, set to what can be named there and to what cannot.</summary>
+    private static Gen<Edit> Things()
+    {
+        var fields = from kind in Kinds.AllListed
+                     from thing in kind.Things(Demo.Site)
+                     from field in kind.Fields(Demo.Site)
+                     from text in (kind.Suggested(Demo.Site, thing, field) ?? field.Setting.Names(Demo.Site)).Take(12).Concat(["13px", "2", "-4", "#aabbcc", "none of these"])
+                     select (Edit)new SetThing(kind.Code, thing.Id, field.Id, text);
+        var items = from kind in Kinds.AllListed
+                    let inner = kind.Items
+                    where inner is not null
+                    from thing in kind.Things(Demo.Site)
+                    from item in inner.Of(thing)
+                    from field in inner.Fields
+                    from text in field.Setting.Names(Demo.Site).Take(6).Concat(["13px", "40", "nothing"])
+                    select (Edit)new SetThing(kind.Code, item.Id, field.Id, text, thing.Id);
+        return Gen.OneOf(Among([.. fields]), Among([.. items]));
+    }
+
+    private static Gen<Edit> AddedThings() => Gen.Select(Among([.. Kinds.AllListed]), Among("Quince", "leaf tint 2", "Old husk", "action", ""), Gen.Bool, Gen.Bool, (kind, name, like, inside) =>
+    {
+        var things = kind.Things(Demo.Site);
+        if (inside && kind.Items is { } items) return (Edit)new AddThing(kind.Code, $"new-{kind.Code}", In: things[0].Id, Like: like ? items.Of(things[0])[0].Id : null);
+        return (Edit)new AddThing(kind.Code, $"new-{kind.Code}-{name.Length}", name, like ? things[0].Id : null);
+    });
+
+    private static Gen<Edit> MovedThings() => Gen.Select(Among([.. Kinds.AllListed]), Gen.Int[0, 30], Gen.Int[-1, 8], (kind, at, to) => kind.Things(Demo.Site) is var things && at % 2 == 0
+        ? (Edit)new MoveThing(kind.Code, things[at % things.Length].Id, to)
+        : new RenameThing(kind.Code, things[at % things.Length].Id, $"Name {at}"));
+
+    private static Gen<Edit> RemovedThings() => Gen.Select(Among([.. Kinds.AllListed]), Gen.Int[0, 30], Gen.Int[0, 30], (kind, at, by) => kind.Things(Demo.Site) is var things && by % 2 == 0
+        ? (Edit)new RemoveThing(kind.Code, things[at % things.Length].Id)
+        : new RemoveThing(kind.Code, things[at % things.Length].Id, things[by % things.Length].Id));
 
     private static Gen<SetCell> Cells()
     {

@@ -1,6 +1,6 @@
 using System.Text.Json.Nodes;
+using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
-using Sandbar.Core.Editing;
 using Sandbar.Core.Interchange;
 
 namespace Sandbar.Core.Tests.Interchange;
@@ -27,25 +27,25 @@ public class SiteFileTests
     [InlineData("{\"name\":\"x\"}", "not a site file")]
     [InlineData("{\"format\":\"one\"}", "whole number")]
     [InlineData("{\"format\":0}", "no format 0")]
-    [InlineData("{\"format\":2}", "of format 2, and this Sandbar reads up to 1")]
-    [InlineData("{\"format\":1}", "cannot be read here")]
+    [InlineData("{\"format\":3}", "of format 3, and this Sandbar reads up to 2")]
+    [InlineData("{\"format\":1}", "lacks something")]
     public void What_is_no_site_is_refused_with_a_sentence(string text, string said) =>
         Assert.Contains(said, Assert.Throws<FormatException>(() => SiteFile.Read(text)).Message, StringComparison.Ordinal);
 
     /// <summary>Whatever could break out of a stylesheet, a page or a folder, or lead nowhere.</summary>
     [Theory]
     [InlineData("/slug", "\"../x\"", "/slug")]
-    [InlineData("/palette/colors/0/css", "\"red; } body { display: none\"", "/palette/colors/beet/css")]
+    [InlineData("/palette/colors/0/color/css", "\"red; } body { display: none\"", "/palette/colors/beet/color")]
     [InlineData("/palette/colors/0/cssName", "\"a: red; --b\"", "/palette/colors/beet/cssName")]
     [InlineData("/palette/colors/1/id", "\"beet\"", "/palette/colors")]
-    [InlineData("/palette/schemes/0/turnsInto", "\"noon\"", "/palette/schemes/day/turnsInto")]
-    [InlineData("/palette/schemes/0/colors/link/color", "\"nothing\"", "/palette/schemes/day/colors/link")]
-    [InlineData("/palette/schemes/0/colors/ground", "{\"color\":null,\"step\":0,\"readableOn\":\"ground\"}", "/palette/schemes/day/colors/ground")]
-    [InlineData("/typography/families/0/stack", "\"x; } * { color: red\"", "/typography/families/fraunces/stack")]
-    [InlineData("/typography/scale/from/ratio", "0", "/typography/scale")]
-    [InlineData("/typography/styles/0/case", "\"none; color: red\"", "/typography/styles/body/case")]
-    [InlineData("/typography/styles/0/family", "\"gone\"", "/typography/styles/body/family")]
-    [InlineData("/edges/borders/0/style", "\"solid; }\"", "/edges/borders/hairline/style")]
+    [InlineData("/palette/schemes/0/turnsInto/id", "\"noon\"", "/palette/schemes/day/turns-into")]
+    [InlineData("/palette/schemes/0/colors/link/id", "\"nothing\"", "/palette/schemes/day/colors/link")]
+    [InlineData("/palette/schemes/0/colors/ground", "{\"kind\":\"readable\",\"on\":{\"kind\":\"reference\",\"to\":\"role\",\"id\":\"ground\",\"step\":0}}", "/palette/schemes/day/colors/ground")]
+    [InlineData("/type/families/0/stack", "\"x; } * { color: red\"", "/type/families/fraunces/stack")]
+    [InlineData("/type/scale/ends/0/ratio/number", "0", "/type/scale/ends/narrow/ratio")]
+    [InlineData("/type/styles/0/case/word", "\"none; color: red\"", "/type/styles/body/case")]
+    [InlineData("/type/styles/0/family/id", "\"gone\"", "/type/styles/body/family")]
+    [InlineData("/edges/borders/0/style/word", "\"solid; }\"", "/edges/borders/hairline/style")]
     [InlineData("/looks/0/part", "\"marquee\"", "part")]
     [InlineData("/looks/0/cells/background", "{\"kind\":\"word\",\"word\":\"red; }\"}", "background")]
     [InlineData("/looks/0/cells/background", "{\"kind\":\"reference\",\"to\":\"role\",\"id\":\"gone\",\"step\":0}", "background")]
@@ -56,6 +56,12 @@ public class SiteFileTests
     [InlineData("/pages/0/scheme", "\"gone\"", "/pages/home/scheme")]
     [InlineData("/pages/0/sections/0/look", "\"button-plain\"", "/pages/home/sections/home-banner/look")]
     [InlineData("/pages/0/sections/0/id", "\"x } body {\"", "/pages/home/sections")]
+    [InlineData("/type/styles/0/size", "{\"kind\":\"word\",\"word\":\"red;background:url(http://127.0.0.1)\"}", "/type/styles/body/size")]
+    [InlineData("/edges/borders/0/color", "{\"kind\":\"reference\",\"to\":\"textStyle\",\"id\":\"body\",\"step\":0}", "/edges/borders/hairline/color")]
+    [InlineData("/fills/gradients/0/stops/0/color", "{\"kind\":\"reference\",\"to\":\"gradient\",\"id\":\"dawn\",\"step\":0}", "/fills/gradients/dawn/stops/stop-1/color")]
+    [InlineData("/pages/0/id", "\"specimen\"", "/pages/specimen")]
+    [InlineData("/palette/colors/0/name", "\"action\"", "/palette/colors/beet/name")]
+    [InlineData("/palette/colors/0/cssName", "\"leaf-tint-2\"", "/palette/colors/beet/cssName")]
     [InlineData("/shelf/0/file", "\"../../run\"", "/shelf/")]
     [InlineData("/shelf/0/mediaType", "\"text/html\"", "/shelf/")]
     [InlineData("/shelf/0/hash", "\"../secret\"", "/shelf/")]

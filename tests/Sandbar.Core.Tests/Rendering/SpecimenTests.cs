@@ -2,9 +2,7 @@ using AngleSharp.Dom;
 using AngleSharp.Html.Parser;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
-using Sandbar.Core.Editing;
 using Sandbar.Core.Rendering;
-using Sandbar.Core.Typography;
 
 namespace Sandbar.Core.Tests.Rendering;
 
@@ -24,12 +22,12 @@ public class SpecimenTests
                 foreach (var state in part.States)
                 {
                     var id = $"specimen-{look.Id}-{state.ToString().ToLowerInvariant()}";
-                    var shown = page.QuerySelector($"[data-part='{part.Id}'][data-state='{state.ToString().ToLowerInvariant()}'] {StyleSheetRenderer.LookSelector(Demo.Site, part, look)}");
+                    var shown = page.QuerySelector($"[data-part='{part.Id}'][data-state='{state.ToString().ToLowerInvariant()}'] {LookSelectors.Of(Demo.Site, part, look)}");
                     Assert.True(shown is not null, $"{id} is not shown.");
                 }
             }
         }
-        Assert.Equal(Demo.Site.Typography.Styles.Length, page.QuerySelectorAll(".specimen-text").Length);
+        Assert.Equal(Demo.Site.Type.Styles.Length, page.QuerySelectorAll(".specimen-text").Length);
         Assert.Contains("font-family: var(--family-heading)", page.QuerySelectorAll(".specimen-text")[6].GetAttribute("style"), StringComparison.Ordinal);
     }
 
@@ -52,8 +50,8 @@ public class SpecimenTests
     public void Its_mark_changes_with_what_it_shows_and_not_with_a_colour()
     {
         var mark = PageChanges.SpecimenMark(Demo.Site);
-        Assert.Equal(mark, PageChanges.SpecimenMark(Demo.Site.After(new SetColor("beet", "red"))));
-        Assert.NotEqual(mark, PageChanges.SpecimenMark(Demo.Site.After(new SetTextStyle("lead", TextStyleSetting.Weight, "500"))));
+        Assert.Equal(mark, PageChanges.SpecimenMark(Demo.Site.After(Do.Color("beet", "red"))));
+        Assert.NotEqual(mark, PageChanges.SpecimenMark(Demo.Site.After(Do.Style("lead", "weight", "500"))));
         Assert.Equal(mark, PageChanges.SpecimenMark(Demo.Site));
     }
 

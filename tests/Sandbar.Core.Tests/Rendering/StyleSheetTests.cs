@@ -1,8 +1,11 @@
 using Sandbar.Core.Catalogue;
-using Sandbar.Core.Css;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
+using Sandbar.Core.Foundations.Fills;
+using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Rendering;
+using Sandbar.Core.Values;
+using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Tests.Rendering;
 
@@ -24,7 +27,7 @@ public class StyleSheetTests
     public void Keys_are_unique_and_say_the_same_rule_from_version_to_version()
     {
         Assert.Equal(Sheet.Rules.Length, Sheet.Rules.Select(r => r.Key).Distinct().Count());
-        var later = StyleSheetRenderer.Render(Demo.Site.After(new SetColor("beet", "red")).After(new SetCell("button-plain", "opacity", State.Off, null, null, "0.5")));
+        var later = StyleSheetRenderer.Render(Demo.Site.After(Do.Color("beet", "red")).After(new SetCell("button-plain", "opacity", State.Off, null, null, "0.5")));
         foreach (var (before, after) in from b in Sheet.Rules join a in later.Rules on b.Key equals a.Key select (b, a)) Assert.Equal(before.Selector, after.Selector);
         Assert.Single(later.Rules, r => !Sheet.Rules.Any(b => b.Key == r.Key));
     }
@@ -35,16 +38,12 @@ public class StyleSheetTests
     {
         foreach (var declaration in Sheet.Rules.SelectMany(r => r.Declarations))
         {
-            var (kind, id, detail) = declaration.Origin;
+            var (kind, id, detail, of) = declaration.Origin;
             var exists = kind switch
             {
-                OriginKind.Color => Demo.Site.Palette.Colors.Find(id) is not null,
-                OriginKind.Role => Demo.Site.Palette.Schemes.Get(id).Colors.ContainsKey(detail),
-                OriginKind.Family => Demo.Site.Typography.Families.Find(id) is not null,
-                OriginKind.Edge => Demo.Site.Edges.Borders.Find(id) is not null || Demo.Site.Edges.Radii.Find(id) is not null || Demo.Site.Edges.Shadows.Find(id) is not null,
-                OriginKind.Fill => Demo.Site.Fills.Gradients.Find(id) is not null,
-                OriginKind.Size => int.Parse(detail) >= Demo.Site.Typography.Scale.Lowest && int.Parse(detail) <= Demo.Site.Typography.Scale.Highest,
-                OriginKind.Space => int.Parse(detail) <= Demo.Site.Spacing.Steps.Length,
+                OriginKind.Foundation when of == SizeKind.Kind => int.Parse(detail) >= Demo.Site.Type.Scale.Lowest && int.Parse(detail) <= Demo.Site.Type.Scale.Highest,
+                OriginKind.Foundation => Kinds.Listed(of).Find(Demo.Site, id) is not null,
+                OriginKind.Scheme => Demo.Site.Palette.Schemes.Get(id).Colors.ContainsKey(detail),
                 OriginKind.Look => Demo.Site.Looks.Get(id).Cells.ContainsKey(detail),
                 OriginKind.Structure => PartCatalogue.Find(id) is not null,
                 OriginKind.Base => true,
@@ -110,9 +109,9 @@ public class StyleSheetTests
         // Looks of its own: rules are kept by look, and other tests render the demo site's at the same time.
         var site = Demo.Site with { Looks = [.. Demo.Site.Looks.Select(l => l with { })] };
         var sheet = StyleSheetRenderer.Render(site);
-        var later = StyleSheetRenderer.Render(site.After(new SetColor("beet", "#336699")));
+        var later = StyleSheetRenderer.Render(site.After(Do.Color("beet", "#336699")));
         var change = Assert.Single(StyleSheetChanges.Between(sheet, later)!.Value);
-        Assert.Equal("colors", change.Key);
+        Assert.Equal("color", change.Key);
         Assert.Equal(12, change.Set.Length);
         Assert.All(change.Set, d => Assert.StartsWith("--color-beet", d.Name, StringComparison.Ordinal));
         // Rules of looks are kept from before, not made again.
@@ -156,6 +155,6 @@ public class StyleSheetTests
         var site = Demo.Site.After(new SetCell("section-banner", "background", State.Rest, null, null, "dawn"));
         Assert.Contains(StyleSheetRenderer.Render(site).Rules, r => r.Key == "look section-banner rest" && r.Declarations.Any(d => d is { Name: "background", Value: "var(--gradient-dawn)" }));
         Assert.Contains("--gradient-dawn: linear-gradient(160deg, var(--role-raised) 0%, var(--role-ground) 100%);", Text, StringComparison.Ordinal);
-        Assert.Equal("dawn", site.Looks.Get("section-banner").Cells["background"] is ReferenceValue { To: ReferenceKind.Gradient } value ? ValueText.Write(site, value) : "");
+        Assert.Equal("dawn", site.Looks.Get("section-banner").Cells["background"] is ReferenceValue { To: GradientKind.Kind } value ? ValueForms.Write(site, value) : "");
     }
 }

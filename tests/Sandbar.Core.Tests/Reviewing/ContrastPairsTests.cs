@@ -1,7 +1,8 @@
-using Sandbar.Core.Colors;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
+using Sandbar.Core.Foundations.Palette;
 using Sandbar.Core.Reviewing;
+using Sandbar.Css.Colors;
 
 namespace Sandbar.Core.Tests.Reviewing;
 
@@ -22,17 +23,17 @@ public class ContrastPairsTests
     public void Text_is_measured_on_the_ground_it_lies_on()
     {
         // A quiet caption in the dark footer, a card's title on the card and not on the section behind it.
-        Assert.Equal("#204d2c", Ground("footer-standard", "credit-text-colour", "dusk"));
-        Assert.Equal("#fffdf8", Ground("card-standard", "title-text-colour", "day"));
-        Assert.Equal("#8a2846", Ground("button-filled", "text-colour", "day"));
+        Assert.Equal("#204d2c", Ground("footer-standard", "credit-text-color", "dusk"));
+        Assert.Equal("#fffdf8", Ground("card-standard", "title-text-color", "day"));
+        Assert.Equal("#8a2846", Ground("button-filled", "text-color", "day"));
         // A button without a fill shows what lies behind it.
-        Assert.Contains("#f6efe2", Grounds("button-outlined", "text-colour", "day"));
+        Assert.Contains("#f6efe2", Grounds("button-outlined", "text-color", "day"));
     }
 
     [Fact]
     public void A_state_that_changes_a_ground_makes_a_pair_of_its_own()
     {
-        var hover = Assert.Single(Pairs, p => p is { Look: "button-filled", Property: "text-colour", State: State.Hover, Scheme: "day" });
+        var hover = Assert.Single(Pairs, p => p is { Look: "button-filled", Property: "text-color", State: State.Hover, Scheme: "day" });
         Assert.Equal(ColorText.Hex(SchemeColors.Resolve(Demo.Site.Palette, Demo.Site.Palette.Schemes.Get("day"), "action", -1).Color), ColorText.Hex(hover.Ground));
         Assert.DoesNotContain(Pairs, p => p.Look == "button-filled" && p.State == State.Pressed);
     }
@@ -41,7 +42,7 @@ public class ContrastPairsTests
     public void Visitors_who_prefer_dark_are_counted_and_a_scheme_that_stays_is_not_turned()
     {
         Assert.Contains(Pairs, p => p is { Look: "heading-1-standard", Scheme: "dusk" });
-        var stays = ContrastPairs.Of(Demo.Site.After(new TurnScheme("day", null)));
+        var stays = ContrastPairs.Of(Demo.Site.After(Do.Turn("day", "stays")));
         Assert.DoesNotContain(stays, p => p is { Look: "heading-1-standard", Scheme: "dusk" });
         Assert.Contains(stays, p => p is { Look: "footer-standard", Scheme: "dusk" });
     }
@@ -50,7 +51,7 @@ public class ContrastPairsTests
     public void Large_text_needs_less_and_what_is_off_needs_nothing()
     {
         Assert.All(Pairs.Where(p => p.Look == "heading-1-standard"), p => Assert.Equal((PairKind.LargeText, 3), (p.Kind, p.Target)));
-        Assert.All(Pairs.Where(p => p is { Look: "paragraph-standard", Property: "text-colour" }), p => Assert.Equal((PairKind.Text, 4.5), (p.Kind, p.Target)));
+        Assert.All(Pairs.Where(p => p is { Look: "paragraph-standard", Property: "text-color" }), p => Assert.Equal((PairKind.Text, 4.5), (p.Kind, p.Target)));
         Assert.All(Pairs.Where(p => p is { Look: "form-field-standard", State: State.Off }), p => Assert.Equal(0, p.Target));
         Assert.Contains(Pairs, p => p is { Look: "form-field-standard", State: State.Off });
     }
@@ -68,10 +69,10 @@ public class ContrastPairsTests
     public void What_a_slot_does_not_hold_makes_no_pair()
     {
         var site = Demo.Site with { Pages = [Demo.Site.Pages.Get("workshops")] };
-        Assert.Contains(ContrastPairs.Of(site), p => p is { Look: "card-standard", Property: "eyebrow-text-colour" });
+        Assert.Contains(ContrastPairs.Of(site), p => p is { Look: "card-standard", Property: "eyebrow-text-color" });
         var page = site.Pages[0];
         var bare = site with { Pages = [page with { Sections = [.. page.Sections.Select(Without)] }] };
-        Assert.DoesNotContain(ContrastPairs.Of(bare), p => p is { Look: "card-standard", Property: "eyebrow-text-colour" });
+        Assert.DoesNotContain(ContrastPairs.Of(bare), p => p is { Look: "card-standard", Property: "eyebrow-text-color" });
 
         static Block Without(Block block) => block with { Content = block.Content.Remove("eyebrow"), Blocks = [.. block.Blocks.Select(Without)] };
     }
@@ -80,7 +81,7 @@ public class ContrastPairsTests
     public void On_a_gradient_the_worst_place_counts()
     {
         var site = Demo.Site.After(new SetCell("button-filled", "background", State.Rest, null, null, "dawn"));
-        var pair = ContrastPairs.Of(site).First(p => p is { Look: "button-filled", Property: "text-colour", State: State.Focus, Scheme: "day" });
+        var pair = ContrastPairs.Of(site).First(p => p is { Look: "button-filled", Property: "text-color", State: State.Focus, Scheme: "day" });
         var stops = new[] { "raised", "ground" }.Select(r => Contrast.Ratio(pair.Foreground, SchemeColors.Resolve(site.Palette, site.Palette.Schemes.Get("day"), r).Color));
         Assert.Equal(stops.Min(), pair.Ratio, 0.05);
     }
@@ -89,9 +90,9 @@ public class ContrastPairsTests
     public void Opacity_lets_what_lies_behind_through()
     {
         // Source: Compositing and Blending Level 1, §9: both colours are mixed with the ground by hand.
-        var site = Demo.Site.After(new SetCell("paragraph-standard", "text-colour", State.Rest, null, null, "#000000")).After(new SetCell("button-filled", "opacity", State.Rest, null, null, "0.5"));
+        var site = Demo.Site.After(new SetCell("paragraph-standard", "text-color", State.Rest, null, null, "#000000")).After(new SetCell("button-filled", "opacity", State.Rest, null, null, "0.5"));
         var (ground, fill) = (ColorText.Parse("#f6efe2"), ColorText.Parse("#8a2846"));
-        var pair = ContrastPairs.Of(site).First(p => p is { Look: "button-filled", Property: "text-colour", State: State.Rest, Scheme: "day" } && p.Pages.Contains("home"));
+        var pair = ContrastPairs.Of(site).First(p => p is { Look: "button-filled", Property: "text-color", State: State.Rest, Scheme: "day" } && p.Pages.Contains("home"));
         var mixed = new Color(ColorSpace.Srgb, (ground.C1 + fill.C1) / 2, (ground.C2 + fill.C2) / 2, (ground.C3 + fill.C3) / 2, 1);
         Assert.Equal(ColorText.Hex(mixed), ColorText.Hex(pair.Ground));
     }

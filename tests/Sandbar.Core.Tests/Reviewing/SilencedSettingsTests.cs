@@ -1,8 +1,8 @@
-using Sandbar.Core.Css;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Rendering;
 using Sandbar.Core.Reviewing;
+using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Tests.Reviewing;
 

@@ -1,10 +1,10 @@
 using CsCheck;
-using Sandbar.Core.Colors;
-using Sandbar.Core.Design;
+using Sandbar.Core.Checking;
 using Sandbar.Core.Interchange;
 using Sandbar.Core.Rendering;
 using Sandbar.Core.Reviewing;
 using Sandbar.Core.Starting;
+using Sandbar.Css.Colors;
 
 namespace Sandbar.Core.Tests.Starting;
 
@@ -40,14 +40,14 @@ public class NewSiteTests
         var (plain, none) = NewSite.Create(new("Plain", null, "", " ", null), "plain");
         Assert.Empty(none);
         Assert.Empty(SiteCheck.Problems(plain!.Site));
-        Assert.Equal(2, plain.Site.Typography.Families.Length);
+        Assert.Equal(2, plain.Site.Type.Families.Length);
     }
 
     [Fact]
     public void One_family_for_all_is_one_family()
     {
         var (made, _) = NewSite.Create(new("One", null, "bitter", "bitter", null), "one");
-        Assert.Equal("Bitter", Assert.Single(made!.Site.Typography.Families).Name);
+        Assert.Equal("Bitter", Assert.Single(made!.Site.Type.Families).Name);
         Assert.Empty(SiteCheck.Problems(made.Site));
     }
 

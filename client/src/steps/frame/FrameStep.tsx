@@ -2,12 +2,13 @@ import { Select } from 'antd';
 import { useEffect } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useActions, useEditing } from '../../app/editingContext';
+import { useActions, useEditing } from '../../site/editingContext';
 import { ALL_WIDTHS } from '../../ledger/cells';
 import { Ledger } from '../../ledger/Ledger';
+import { partOf } from '../../site/catalogue';
 import { writeView } from '../../stage/view';
-import { StepViews, useStepView } from '../StepView';
-import { BlockContent } from './BlockContent';
+import { StepViews, useStepView } from '../../site/StepViews';
+import { BlockContent } from '../../content/BlockContent';
 import { MenusPanel } from './MenusPanel';
 
 const VIEWS = [
@@ -17,7 +18,7 @@ const VIEWS = [
 ] as const;
 
 /** The header and footer every page wears, and the menus in them. */
-export function FrameStep() {
+export default function FrameStep() {
   const view = useStepView(VIEWS);
   const frame = useEditing((e) => e.site.frame);
   return (
@@ -39,8 +40,8 @@ function FramePart({ block }: { block: Schemas['BlockView'] }) {
   const { make } = useActions();
   const schemes = useEditing((e) => e.site.schemes);
   const pages = useEditing((e) => e.site.pages.length);
-  const part = useEditing((e) => e.site.parts.find((p) => p.id === block.part));
-  const look = part?.looks.find((l) => l.id === block.look);
+  const part = useEditing((e) => partOf(e.catalogue, block.part));
+  const look = useEditing((e) => e.site.looks.find((l) => l.id === block.look));
   const [, setParams] = useSearchParams();
   useEffect(() => setParams((before) => writeView(before, { reveal: block.id }), { replace: true }), [block.id, setParams]);
   return (

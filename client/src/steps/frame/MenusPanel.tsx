@@ -1,9 +1,9 @@
 import { Button, Input, Select } from 'antd';
 import { useState, type FormEvent } from 'react';
 import type { Schemas } from '../../api/client';
-import { useActions, useEditing } from '../../app/editingContext';
-import { ValueCell } from '../../ledger/ValueCell';
-import { Problem } from '../../app/Problem';
+import { useActions, useEditing } from '../../site/editingContext';
+import { ValueCell } from '../../values/ValueCell';
+import { Problem } from '../../ui/Problem';
 
 type Menu = Schemas['MenuView'];
 type Item = Schemas['MenuItemView'];

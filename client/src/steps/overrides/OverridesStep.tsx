@@ -1,8 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { answered, api, type CssProblem } from '../../api/client';
-import { newGesture } from '../../api/window';
-import { useActions, useEditing } from '../../app/editingContext';
+import { newGesture } from '../../site/window';
+import { useActions, useEditing } from '../../site/editingContext';
 import { CssEditor } from './CssEditor';
 
 const PAUSE = 700;

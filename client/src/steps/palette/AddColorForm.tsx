@@ -1,7 +1,7 @@
 import { Button, Input } from 'antd';
 import { useState, type FormEvent } from 'react';
-import { useActions } from '../../app/editingContext';
-import { Problem } from '../../app/Problem';
+import { useActions } from '../../site/editingContext';
+import { Problem } from '../../ui/Problem';
 
 /** A new colour by name and value. */
 export function AddColorForm({ onDone }: { onDone: (id: string) => void }) {
@@ -12,7 +12,7 @@ export function AddColorForm({ onDone }: { onDone: (id: string) => void }) {
   const add = async (event: FormEvent) => {
     event.preventDefault();
     const color = crypto.randomUUID();
-    const wrong = await make({ kind: 'addColor', color, name, css });
+    const wrong = await make({ kind: 'addThing', of: 'color', id: color, name, like: null, values: { color: css }, in: null });
     if (wrong === null) onDone(color);
     else setProblem(wrong);
   };

@@ -1,25 +1,30 @@
 import { Button } from 'antd';
 import { memo, useCallback } from 'react';
 import { useSearchParams } from 'react-router';
-import type { ColorView } from '../../api/client';
-import type { Editing } from '../../api/editing';
-import { Shortened } from '../../app/Shortened';
-import { useEditing, useEditingLater } from '../../app/editingContext';
+import type { ColorView, ThingView } from '../../api/client';
+import { thingsOf } from '../../site/catalogue';
+import type { Editing } from '../../site/editing';
+import { Shortened } from '../../ui/Shortened';
+import { useEditing, useEditingLater } from '../../site/editingContext';
 import { AddColorForm } from './AddColorForm';
 import { ColorEditor } from './ColorEditor';
-import { useSetAddress } from '../../app/address';
+import { useSetAddress } from '../../site/address';
 
 const triedColors = (editing: Editing) => editing.trial?.colors;
 
 /** Every colour with its steps; the chosen one can be changed below. */
 export function ColorsPanel() {
+  const things = useEditing((e) => thingsOf(e.site, 'color'));
   const stored = useEditing((e) => e.site.colors);
   const tried = useEditingLater(triedColors);
   const [params] = useSearchParams();
   const setAddress = useSetAddress();
-  const colors = stored.map((color) => tried?.find((t) => t.id === color.id) ?? color);
+  const colors = things.flatMap((thing) => {
+    const known = stored.find((c) => c.id === thing.id);
+    return known ? [{ thing, stored: known, color: tried?.find((t) => t.id === thing.id) ?? known }] : [];
+  });
   const adding = params.get('color') === 'new';
-  const chosen = adding ? undefined : (colors.find((c) => c.id === params.get('color')) ?? colors[0]);
+  const chosen = adding ? undefined : (colors.find((c) => c.thing.id === params.get('color')) ?? colors[0]);
   const choose = useCallback((id: string) => setAddress({ color: id }), [setAddress]);
   const onRemoved = useCallback(() => choose(''), [choose]);
 
@@ -29,12 +34,12 @@ export function ColorsPanel() {
         <span>
           6 tints · <strong>the colour you gave</strong> · 5 shades
         </span>
-        <span className="quiet">{stored.length === 1 ? '1 colour' : `${stored.length} colours`}</span>
+        <span className="quiet">{colors.length === 1 ? '1 colour' : `${colors.length} colours`}</span>
       </div>
       <ul className="color-rows" aria-label="Colours">
-        {colors.map((color) => (
-          <li key={color.id}>
-            <ColorRow color={color} chosen={color.id === chosen?.id} onChoose={choose} />
+        {colors.map(({ thing, color }) => (
+          <li key={thing.id}>
+            <ColorRow thing={thing} color={color} chosen={thing.id === chosen?.thing.id} onChoose={choose} />
           </li>
         ))}
       </ul>
@@ -44,34 +49,31 @@ export function ColorsPanel() {
         </Button>
       </div>
       {adding && <AddColorForm onDone={choose} />}
-      {chosen && (
-        <ColorEditor key={chosen.id} color={chosen} stored={stored.find((c) => c.id === chosen.id) ?? chosen} onRemoved={onRemoved} />
-      )}
+      {chosen && <ColorEditor key={chosen.thing.id} {...chosen} onRemoved={onRemoved} />}
     </>
   );
 }
 
-const ColorRow = memo(function ColorRow({
-  color,
-  chosen,
-  onChoose,
-}: {
+interface RowProps {
+  thing: ThingView;
   color: ColorView;
   chosen: boolean;
   onChoose: (id: string) => void;
-}) {
-  const uses = color.uses.length;
+}
+
+const ColorRow = memo(function ColorRow({ thing, color, chosen, onChoose }: RowProps) {
+  const uses = thing.uses.length;
   return (
     <button
       type="button"
       className="color-row"
       aria-pressed={chosen}
-      onClick={() => onChoose(color.id)}
-      title={color.uses.join('\n') || 'Not used yet'}
+      onClick={() => onChoose(thing.id)}
+      title={thing.uses.join('\n') || 'Not used yet'}
     >
       <span className="color-name">
-        <strong title={color.name}>
-          <Shortened text={color.name} end={6} />
+        <strong title={thing.name}>
+          <Shortened text={thing.name} end={6} />
         </strong>
         <code>{color.hex}</code>
       </span>

@@ -2,10 +2,10 @@ import { Segmented, Skeleton } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { usePairs } from '../../api/figures';
-import { useEditing } from '../../app/editingContext';
-import { Shortened } from '../../app/Shortened';
-import { QueryError } from '../../app/QueryError';
+import { usePairs } from '../../site/figures';
+import { useEditing } from '../../site/editingContext';
+import { Shortened } from '../../ui/Shortened';
+import { QueryError } from '../../ui/QueryError';
 
 type Pair = Schemas['PairInUseView'];
 

@@ -1,4 +1,4 @@
-import { StepViews, useStepView } from '../StepView';
+import { StepViews, useStepView } from '../../site/StepViews';
 import { ColorsPanel } from './ColorsPanel';
 import { PairsPanel } from './PairsPanel';
 import { SchemesPanel } from './SchemesPanel';
@@ -10,7 +10,7 @@ const VIEWS = [
 ] as const;
 
 /** Colours, their tints and shades, and what they are for. */
-export function PaletteStep() {
+export default function PaletteStep() {
   const view = useStepView(VIEWS);
   return (
     <section className="step-panel" aria-label="Palette">

@@ -1,10 +1,12 @@
 import { Select } from 'antd';
+import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Schemas } from '../../api/client';
-import { Shortened } from '../../app/Shortened';
-import { useActions, useEditing } from '../../app/editingContext';
-import { useTriedChoice } from '../useTriedChoice';
-import { useSetAddress } from '../../app/address';
+import type { Edit, Schemas } from '../../api/client';
+import { fieldText, kindOf, thingOf, thingsOf } from '../../site/catalogue';
+import { Shortened } from '../../ui/Shortened';
+import { useActions, useEditing } from '../../site/editingContext';
+import { useTriedChoice } from '../../values/useTriedChoice';
+import { useSetAddress } from '../../site/address';
 
 type RoleView = Schemas['RoleView'];
 
@@ -15,6 +17,8 @@ export function SchemesPanel() {
   const setAddress = useSetAddress();
   const { make } = useActions();
   const scheme = schemes.find((s) => s.id === params.get('scheme')) ?? schemes[0];
+  const turns = useEditing((e) => fieldText(thingOf(e.site, 'scheme', scheme?.id ?? ''), 'turns-into'));
+  const stays = useEditing((e) => kindOf(e.catalogue, 'scheme')?.fields.find((f) => f.id === 'turns-into')?.words[0] ?? '');
   if (!scheme) return <p className="empty">This site has no scheme.</p>;
   return (
     <>
@@ -31,13 +35,13 @@ export function SchemesPanel() {
           <Select
             aria-label={`What ${scheme.name} turns into when the visitor prefers dark`}
             size="small"
-            value={scheme.turnsInto ?? ''}
+            value={turns}
             options={[
-              { value: '', label: 'stays as it is' },
-              ...schemes.filter((s) => s.id !== scheme.id).map((s) => ({ value: s.id, label: `turns into ${s.name}` })),
+              { value: stays, label: stays },
+              ...schemes.filter((s) => s.id !== scheme.id).map((s) => ({ value: s.name, label: `turns into ${s.name}` })),
             ]}
             popupMatchSelectWidth={false}
-            onChange={(into: string) => void make({ kind: 'turnScheme', scheme: scheme.id, into: into || null })}
+            onChange={(text: string) => void make(setScheme(scheme.id, 'turns-into', text))}
           />
         </span>
       </div>
@@ -59,22 +63,19 @@ export function SchemesPanel() {
   );
 }
 
+const setScheme = (id: string, field: string, text: string): Edit => ({ kind: 'setThing', of: 'scheme', id, field, text, in: null });
+
 function RoleRow({ scheme, role, roles }: { scheme: string; role: RoleView; roles: readonly RoleView[] }) {
-  const colors = useEditing((e) => e.site.colors);
-  const tried = useTriedChoice((choice) => ({ kind: 'setRole', scheme, role: role.id, choice: parse(choice) }));
+  const colors = useColorSteps();
+  const field = `colors/${role.id}`;
+  const text = useEditing((e) => fieldText(thingOf(e.site, 'scheme', scheme), field));
+  const tried = useTriedChoice((choice) => setScheme(scheme, field, choice));
   const options = [
     {
       label: 'Computed',
-      options: roles.filter((r) => r.id !== role.id).map((r) => ({ value: `on ${r.id}`, label: `readable on ${r.name}` })),
+      options: roles.filter((r) => r.id !== role.id).map((r) => ({ value: `readable on ${r.name}`, label: `readable on ${r.name}` })),
     },
-    ...colors.map((color) => ({
-      label: color.name,
-      options: [
-        ...[...color.tints].map((_, i) => ({ value: `${color.id} ${i + 1}`, label: `${color.name} tint ${i + 1}` })).reverse(),
-        { value: `${color.id} 0`, label: color.name },
-        ...color.shades.map((_, i) => ({ value: `${color.id} ${-i - 1}`, label: `${color.name} shade ${i + 1}` })),
-      ],
-    })),
+    ...colors.map(({ name, steps }) => ({ label: name, options: steps.map((step) => ({ value: step.name, label: step.name })) })),
   ];
   return (
     <tr>
@@ -84,7 +85,7 @@ function RoleRow({ scheme, role, roles }: { scheme: string; role: RoleView; role
           aria-label={`Colour of ${role.name}`}
           variant="borderless"
           className="role-choice"
-          value={role.readableOn ? `on ${role.readableOn}` : `${role.color} ${role.step}`}
+          value={text}
           options={options}
           showSearch={{ optionFilterProp: 'label' }}
           popupMatchSelectWidth={240}
@@ -100,7 +101,8 @@ function RoleRow({ scheme, role, roles }: { scheme: string; role: RoleView; role
           )}
           optionRender={(option) => (
             <span className="swatched">
-              <OptionSwatch value={String(option.value)} /> <Shortened text={String(option.label)} />
+              <Swatch hex={colors.flatMap((c) => c.steps).find((step) => step.name === option.value)?.hex} />{' '}
+              <Shortened text={String(option.label)} />
             </span>
           )}
           {...tried}
@@ -118,17 +120,22 @@ function RoleRow({ scheme, role, roles }: { scheme: string; role: RoleView; role
   );
 }
 
-function OptionSwatch({ value }: { value: string }) {
-  const colors = useEditing((e) => e.site.colors);
-  const { color: id, step } = parse(value);
-  const color = colors.find((c) => c.id === id);
-  if (!color) return null;
-  const hex = step > 0 ? color.tints[step - 1] : step < 0 ? color.shades[-step - 1] : color.hex;
-  return <span className="swatch" style={{ background: hex }} />;
+function Swatch({ hex }: { hex: string | undefined }) {
+  return hex === undefined ? null : <span className="swatch" style={{ background: hex }} />;
 }
 
-/** "on ROLE" or "COLOUR STEP", as the options carry it. */
-function parse(choice: string): Schemas['RoleColor'] {
-  const [first = '', second = ''] = choice.split(' ');
-  return first === 'on' ? { color: null, step: 0, readableOn: second } : { color: first, step: Number(second), readableOn: null };
+/** The colours with their steps by name, lightest first. */
+function useColorSteps(): { name: string; steps: { name: string; hex: string }[] }[] {
+  const things = useEditing((e) => thingsOf(e.site, 'color'));
+  const colors = useEditing((e) => e.site.colors);
+  return useMemo(
+    () =>
+      things.map(({ id, name }) => {
+        const color = colors.find((c) => c.id === id);
+        const tints = (color?.tints ?? []).map((hex, i) => ({ name: `${name} tint ${i + 1}`, hex }));
+        const shades = (color?.shades ?? []).map((hex, i) => ({ name: `${name} shade ${i + 1}`, hex }));
+        return { name, steps: [...tints.reverse(), { name, hex: color?.hex ?? '' }, ...shades] };
+      }),
+    [things, colors],
+  );
 }

@@ -1,18 +1,22 @@
 import { Segmented, Select } from 'antd';
 import { useSearchParams } from 'react-router';
 import type { PartView } from '../../api/client';
-import { useEditing } from '../../app/editingContext';
+import { looksOf } from '../../site/catalogue';
+import { useEditing } from '../../site/editingContext';
 import { ALL_WIDTHS, WIDTH_CHOICES } from '../../ledger/cells';
 import { Ledger } from '../../ledger/Ledger';
-import { useSetAddress } from '../../app/address';
+import { useSetAddress } from '../../site/address';
 
 /** A part's looks in the ledger. */
-export function PartsStep() {
-  const parts = useEditing((e) => e.site.parts);
+export default function PartsStep() {
+  const parts = useEditing((e) => e.catalogue.parts);
+  const site = useEditing((e) => e.site);
   const [params] = useSearchParams();
   const choose = useSetAddress();
   const part = parts.find((p) => p.id === params.get('part')) ?? richest(parts);
-  const look = part?.looks.find((l) => l.id === params.get('look')) ?? part?.looks[0];
+  const looks = looksOf(site, part?.id ?? '');
+  const look = looks.find((l) => l.id === params.get('look')) ?? looks[0];
+  const uses = site.parts.find((p) => p.id === part?.id);
   const choice = WIDTH_CHOICES.find((c) => c.value === params.get('at')) ?? WIDTH_CHOICES[0];
 
   if (!part || !look) return <p className="empty">There is nothing to style yet.</p>;
@@ -29,11 +33,11 @@ export function PartsStep() {
           popupMatchSelectWidth={180}
           title={`selector ${part.hook}`}
         />
-        {part.looks.length > 1 && (
+        {looks.length > 1 && (
           <Segmented
             aria-label="Look"
             value={look.id}
-            options={part.looks.map((l) => ({ value: l.id, label: l.name, title: `selector ${l.selector}` }))}
+            options={looks.map((l) => ({ value: l.id, label: l.name, title: `selector ${l.selector}` }))}
             onChange={(id) => choose({ look: String(id) })}
           />
         )}
@@ -48,7 +52,7 @@ export function PartsStep() {
       </div>
       <div className="subhead">
         <span>
-          {part.blocks} on {part.pages === 1 ? '1 page' : `${part.pages} pages`}
+          {uses?.blocks ?? 0} on {uses?.pages === 1 ? '1 page' : `${uses?.pages ?? 0} pages`}
         </span>
         <code className="quiet" title="selector">
           {look.selector}
@@ -62,5 +66,6 @@ export function PartsStep() {
 }
 
 /** Where to begin: the part with the most to decide. */
-const richest = (parts: readonly PartView[]): PartView | undefined =>
-  [...parts].sort((a, b) => b.states.length * b.looks.length - a.states.length * a.looks.length)[0];
+const richest = (parts: readonly PartView[]): PartView | undefined => [...parts].sort((a, b) => weight(b) - weight(a))[0];
+
+const weight = (part: PartView): number => part.states.length * (part.hasLooks ? 3 : 1);

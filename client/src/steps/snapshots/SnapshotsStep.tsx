@@ -2,12 +2,12 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { Button, Input, Skeleton } from 'antd';
 import { useState, type FormEvent } from 'react';
 import { answered, api, type RequestFailed } from '../../api/client';
-import { useActions, useEditing } from '../../app/editingContext';
-import { QueryError } from '../../app/QueryError';
-import { Problem } from '../../app/Problem';
+import { useActions, useEditing } from '../../site/editingContext';
+import { QueryError } from '../../ui/QueryError';
+import { Problem } from '../../ui/Problem';
 
 /** Named states of the whole site, and what has been done to it. */
-export function SnapshotsStep() {
+export default function SnapshotsStep() {
   const slug = useEditing((e) => e.site.slug);
   const version = useEditing((e) => e.site.version);
   const { bringBack } = useActions();

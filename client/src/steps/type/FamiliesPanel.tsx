@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button, Dropdown, Input, Segmented, Select, Skeleton } from 'antd';
 import { useState } from 'react';
-import { answered, api, type Edit, type Schemas } from '../../api/client';
-import { useActions, useEditing } from '../../app/editingContext';
-import { QueryError } from '../../app/QueryError';
-import { useFonts } from './fonts';
+import { answered, api, type Edit, type Schemas, type ThingView } from '../../api/client';
+import { thingOf } from '../../site/catalogue';
+import { useActions, useEditing } from '../../site/editingContext';
+import { QueryError } from '../../ui/QueryError';
+import { useFonts } from '../../ui/fonts';
 
 type Bundled = Schemas['BundledFamilyView'];
 type FamilyView = Schemas['FamilyView'];
@@ -87,7 +88,7 @@ export function FamiliesPanel() {
                 {family.from === family.to ? family.from : `${family.from}–${family.to}`}
               </span>
             </span>
-            {families.some((f) => f.name === family.name) ? (
+            {families.some((f) => f.face === family.name) ? (
               <span className="quiet">in this site</span>
             ) : (
               <UseFamily bundled={family} families={families} />
@@ -101,19 +102,25 @@ export function FamiliesPanel() {
 
 function OwnFamily({ family, words }: { family: FamilyView; words: string }) {
   const { make } = useActions();
+  const thing = useEditing((e): ThingView | undefined => thingOf(e.site, 'family', family.id));
+  const uses = thing?.uses ?? [];
   return (
     <li>
       <span className="own-words" style={{ fontFamily: family.stack }}>
         {words}
       </span>
       <span className="family-name">
-        <strong title={`${family.variable}: ${family.stack}`}>{family.name}</strong>
-        <span className="quiet" title={family.uses.join('\n')}>
-          {family.uses.length === 0 ? 'not used' : family.uses.join(', ')}
+        <strong title={`${thing?.token}: ${family.stack}`}>{family.name}</strong>
+        <span className="quiet" title={uses.join('\n')}>
+          {uses.length === 0 ? 'not used' : uses.join(', ')}
         </span>
       </span>
-      {family.uses.length === 0 && (
-        <Button size="small" aria-label={`Remove ${family.name}`} onClick={() => void make({ kind: 'removeFamily', family: family.id })}>
+      {uses.length === 0 && (
+        <Button
+          size="small"
+          aria-label={`Remove ${family.name}`}
+          onClick={() => void make({ kind: 'removeThing', of: 'family', id: family.id, by: null, in: null })}
+        >
           Remove
         </Button>
       )}
@@ -124,7 +131,24 @@ function OwnFamily({ family, words }: { family: FamilyView; words: string }) {
 /** Takes a family of the shelf; the stage shows it while the choice is still being made. */
 function UseFamily({ bundled, families }: { bundled: Bundled; families: readonly FamilyView[] }) {
   const { attempt, cancelTrial, make } = useActions();
-  const inPlaceOf = (family: FamilyView): Edit => ({ kind: 'setFamily', family: family.id, bundled: bundled.id });
+  const letters = bundled.name;
+  const inPlaceOf = (family: FamilyView): Edit => ({
+    kind: 'setThing',
+    of: 'family',
+    id: family.id,
+    field: 'letters',
+    text: letters,
+    in: null,
+  });
+  const added = (): Edit => ({
+    kind: 'addThing',
+    of: 'family',
+    id: crypto.randomUUID(),
+    name: letters,
+    like: null,
+    values: { letters },
+    in: null,
+  });
   return (
     <Dropdown
       trigger={['click']}
@@ -145,7 +169,7 @@ function UseFamily({ bundled, families }: { bundled: Bundled; families: readonly
         ],
         onClick: ({ key }) => {
           const family = families.find((f) => f.id === key);
-          void make(family ? inPlaceOf(family) : { kind: 'addFamily', family: crypto.randomUUID(), bundled: bundled.id });
+          void make(family ? inPlaceOf(family) : added());
         },
       }}
     >

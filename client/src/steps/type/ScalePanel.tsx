@@ -1,29 +1,23 @@
-import type { Schemas } from '../../api/client';
-import { useEditing } from '../../app/editingContext';
-import { ValueCell } from '../../ledger/ValueCell';
-import { useFonts } from './fonts';
+import { fieldText, thingOf } from '../../site/catalogue';
+import { useEditing } from '../../site/editingContext';
+import { useFonts } from '../../ui/fonts';
+import { ValueCell } from '../../values/ValueCell';
 
-type Setting = Schemas['ScaleSetting'];
+const ENDS = ['narrow', 'wide'] as const;
 
-const ROWS: { name: string; unit: string; narrow: Setting; wide: Setting; of: 'width' | 'base' | 'ratio'; names: string[] }[] = [
-  { name: 'Width', unit: ' px', narrow: 'narrowWidth', wide: 'wideWidth', of: 'width', names: [] },
-  { name: 'Base', unit: ' px', narrow: 'narrowBase', wide: 'wideBase', of: 'base', names: ['16', '17', '18'] },
+const ROWS: { name: string; unit: string; field: string; names: string[] }[] = [
+  { name: 'Width', unit: ' px', field: 'width', names: [] },
+  { name: 'Base', unit: ' px', field: 'base', names: ['16', '17', '18'] },
   // The ratios in use: common practice, no published source.
-  {
-    name: 'Ratio',
-    unit: '',
-    narrow: 'narrowRatio',
-    wide: 'wideRatio',
-    of: 'ratio',
-    names: ['1.067', '1.125', '1.2', '1.25', '1.333', '1.414', '1.5', '1.618'],
-  },
+  { name: 'Ratio', unit: '', field: 'ratio', names: ['1.067', '1.125', '1.2', '1.25', '1.333', '1.414', '1.5', '1.618'] },
 ];
 
 /** The sizes there are: by base and ratio at two widths, fluid between them. */
 export function ScalePanel() {
-  const scale = useEditing((e) => e.site.type.scale);
+  const site = useEditing((e) => e.site);
+  const steps = site.type.steps;
   const families = useEditing((e) => e.site.type.families);
-  const family = useEditing((e) => e.site.type.styles[0]?.css.fontFamily);
+  const family = useEditing((e) => e.site.type.styles[0]?.fontFamily);
   useFonts(families);
   return (
     <>
@@ -41,14 +35,14 @@ export function ScalePanel() {
           {ROWS.map((row) => (
             <tr key={row.name}>
               <th scope="row">{row.name}</th>
-              {(['narrow', 'wide'] as const).map((end) => (
+              {ENDS.map((end) => (
                 <td key={end}>
                   <ValueCell
                     name={`${row.name}, ${end}`}
-                    text={`${scale[end][row.of]}${row.unit}`}
+                    text={`${fieldText(thingOf(site, 'scaleEnd', end), row.field).replace(/px$/, '')}${row.unit}`}
                     inherited=""
                     names={row.names}
-                    edit={(text) => ({ kind: 'setScale', setting: row[end], text: text ?? '' })}
+                    edit={(text) => ({ kind: 'setThing', of: 'scaleEnd', id: end, field: row.field, text: text ?? '', in: null })}
                   />
                 </td>
               ))}
@@ -64,7 +58,7 @@ export function ScalePanel() {
         <thead>
           <tr>
             <th scope="col">Size</th>
-            {scale.steps[0]?.sizes.map((s) => (
+            {steps[0]?.sizes.map((s) => (
               <th key={s.width} scope="col">
                 at {s.width}
               </th>
@@ -72,7 +66,7 @@ export function ScalePanel() {
           </tr>
         </thead>
         <tbody>
-          {scale.steps.map((step) => (
+          {steps.map((step) => (
             <tr key={step.step}>
               <th scope="row" title={`${step.variable}: ${step.css}`}>
                 {step.label}
@@ -87,7 +81,7 @@ export function ScalePanel() {
         </tbody>
       </table>
       <div className="scale-letters" aria-hidden="true" style={{ fontFamily: family }}>
-        {[...scale.steps].reverse().map((step) => (
+        {[...steps].reverse().map((step) => (
           <span key={step.step} style={{ fontSize: step.sizes[step.sizes.length - 1]?.px }}>
             Aa
           </span>
@@ -95,7 +89,7 @@ export function ScalePanel() {
       </div>
       <details className="scale-css">
         <summary>The CSS it becomes</summary>
-        <pre>{scale.steps.map((step) => `${step.variable}: ${step.css};`).join('\n')}</pre>
+        <pre>{steps.map((step) => `${step.variable}: ${step.css};`).join('\n')}</pre>
       </details>
     </>
   );

@@ -1,4 +1,4 @@
-import { StepViews, useStepView } from '../StepView';
+import { StepViews, useStepView } from '../../site/StepViews';
 import { FamiliesPanel } from './FamiliesPanel';
 import { ScalePanel } from './ScalePanel';
 import { StylesPanel } from './StylesPanel';
@@ -10,7 +10,7 @@ const VIEWS = [
 ] as const;
 
 /** Families, the sizes there are, and the text styles made of both. */
-export function TypeStep() {
+export default function TypeStep() {
   const view = useStepView(VIEWS);
   return (
     <section className="step-panel" aria-label="Type">

@@ -3,14 +3,15 @@ using Sandbar.Core.Design;
 namespace Sandbar.Core.Catalogue.Parts;
 
 /// <summary>A button: a link that asks for a deed.</summary>
-internal static class ButtonPart
+internal sealed class ButtonPart : IParts
 {
-    public static readonly Part Part = new()
+    public static IEnumerable<Part> Parts { get; } = [new()
     {
         Id = "button",
         Name = "Button",
+        Group = PartGroup.Action,
         Hook = ".button",
-        Slots = [new("label", "Label", SlotKind.Text, Required: true, Sample: "A button"), new("to", "Leads to", SlotKind.Link, Sample: "#"), new("off", "Off", SlotKind.Choice) { Words = ["no", "yes"] }],
+        Slots = [new("label", "Label", SlotKind.Text, Required: true, Sample: "A button"), new("to", "Leads to", SlotKind.Link, Sample: "#"), new("off", "Off", SlotKind.Choice) { Words = [new("no", ""), new("yes", "")] }],
         Properties =
         [
             Properties.Background, Properties.TextColor, Properties.TextStyle, Properties.Underline,
@@ -21,18 +22,18 @@ internal static class ButtonPart
         States = [State.Rest, State.Current, State.Hover, State.Focus, State.Pressed, State.Off],
         Looks =
         [
-            new("Filled",
+            new("filled", "Filled",
                 ("background", "action"), ("background@hover", "rest shade 1"),
-                ("text-colour", "action text"), ("text-style", "Label"), ("underline", "none"),
+                ("text-color", "action text"), ("text-style", "Label"), ("underline", "none"),
                 ("border", "none"), ("radius", "soft"), ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"),
                 ("padding", "space 2 space 4"), ("width", "fit")),
-            new("Outlined",
+            new("outlined", "Outlined",
                 ("background", "none"), ("background@hover", "action"),
-                ("text-colour", "action"), ("text-colour@hover", "action text"), ("text-style", "Label"), ("underline", "none"),
+                ("text-color", "action"), ("text-color@hover", "action text"), ("text-style", "Label"), ("underline", "none"),
                 ("border", "action line"), ("radius", "soft"), ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"),
                 ("padding", "space 2 space 4"), ("width", "fit")),
-            new("Plain",
-                ("background", "none"), ("text-colour", "link"), ("text-colour@hover", "rest shade 1"), ("text-style", "Label"),
+            new("plain", "Plain",
+                ("background", "none"), ("text-color", "link"), ("text-color@hover", "rest shade 1"), ("text-style", "Label"),
                 ("underline", "line"), ("underline-thickness", "1px"), ("underline-thickness@hover", "2px"), ("underline-offset", "4px"),
                 ("border", "none"), ("radius", "none"), ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"),
                 ("padding", "space 1 0"), ("width", "fit")),
@@ -46,5 +47,5 @@ internal static class ButtonPart
             w.Has("to") ? "a" : "button",
             w.Has("to") ? w.Link("to") : w.Is("off", "yes") ? [("type", "submit"), ("disabled", "")] : [("type", "submit")],
             () => w.Text("label")),
-    };
+    }];
 }

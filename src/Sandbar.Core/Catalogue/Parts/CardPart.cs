@@ -3,12 +3,14 @@ using Sandbar.Core.Design;
 namespace Sandbar.Core.Catalogue.Parts;
 
 /// <summary>A card: one thing of several alike, with a title that may lead further.</summary>
-internal static class CardPart
+internal sealed class CardPart : IParts
 {
-    public static readonly Part Part = new()
+    public static IEnumerable<Part> Parts { get; } = [new()
     {
         Id = "card",
         Name = "Card",
+        Group = PartGroup.Card,
+        Place = 1,
         Hook = ".card",
         HoldsBlocks = true,
         Slots =
@@ -29,14 +31,14 @@ internal static class CardPart
         States = [State.Rest, State.Hover],
         Looks =
         [
-            new("Standard",
-                ("background", "raised"), ("title-text-colour", "text"), ("title-text-style", "Subtitle"),
-                ("text-text-colour", "text"), ("text-text-style", "Body"), ("eyebrow-text-colour", "quiet text"), ("eyebrow-text-style", "Eyebrow"),
+            new("standard", "Standard",
+                ("background", "raised"), ("title-text-color", "text"), ("title-text-style", "Subtitle"),
+                ("text-text-color", "text"), ("text-text-style", "Body"), ("eyebrow-text-color", "quiet text"), ("eyebrow-text-style", "Eyebrow"),
                 ("border", "hairline"), ("radius", "round"), ("shadow", "none"), ("shadow@hover", "lift"),
                 ("body-padding", "space 4"), ("body-gap", "space 2")),
-            new("Featured",
-                ("background", "raised"), ("title-text-colour", "text"), ("title-text-style", "Subtitle"),
-                ("text-text-colour", "text"), ("text-text-style", "Body"), ("eyebrow-text-colour", "quiet text"), ("eyebrow-text-style", "Eyebrow"),
+            new("featured", "Featured",
+                ("background", "raised"), ("title-text-color", "text"), ("title-text-style", "Subtitle"),
+                ("text-text-color", "text"), ("text-text-style", "Body"), ("eyebrow-text-color", "quiet text"), ("eyebrow-text-style", "Eyebrow"),
                 ("border", "bright"), ("radius", "round"), ("shadow", "none"), ("shadow@hover", "lift"),
                 ("body-padding", "space 4"), ("body-gap", "space 2")),
         ],
@@ -67,5 +69,5 @@ internal static class CardPart
                 w.Blocks();
             });
         }),
-    };
+    }];
 }

@@ -1,12 +1,14 @@
 namespace Sandbar.Core.Catalogue.Parts;
 
 /// <summary>A picture with its caption.</summary>
-internal static class FigurePart
+internal sealed class FigurePart : IParts
 {
-    public static readonly Part Part = new()
+    public static IEnumerable<Part> Parts { get; } = [new()
     {
         Id = "figure",
         Name = "Figure",
+        Group = PartGroup.Media,
+        Place = 1,
         Hook = ".figure",
         Slots =
         [
@@ -18,7 +20,7 @@ internal static class FigurePart
             Properties.TextColor, Properties.TextStyle, Properties.Border.For("image", "Border", " > img"), Properties.Radius.For("image", "Radius", " > img"),
             Properties.Shadow.For("image", "Shadow", " > img"), Properties.Gap,
         ],
-        Looks = [new("Standard", ("text-colour", "quiet text"), ("text-style", "Caption"), ("image-border", "none"), ("image-radius", "round"), ("gap", "space 2"))],
+        Looks = [new("standard", "Standard", ("text-color", "quiet text"), ("text-style", "Caption"), ("image-border", "none"), ("image-radius", "round"), ("gap", "space 2"))],
         Structure =
         [
             new(".figure", ("display", "grid"), ("margin", "0")),
@@ -29,5 +31,5 @@ internal static class FigurePart
             w.Picture("picture", "alt", cssClass: null);
             if (w.Has("caption")) w.Piece("figcaption", null, () => w.Text("caption"));
         }),
-    };
+    }];
 }

@@ -1,12 +1,14 @@
 namespace Sandbar.Core.Catalogue.Parts;
 
 /// <summary>The foot of every page: columns of text and menus, and a credit line.</summary>
-internal static class FooterPart
+internal sealed class FooterPart : IParts
 {
-    public static readonly Part Part = new()
+    public static IEnumerable<Part> Parts { get; } = [new()
     {
         Id = "footer",
         Name = "Footer",
+        Group = PartGroup.Frame,
+        Place = 2,
         Hook = ".site-footer",
         Layer = Layer.Frame,
         HoldsBlocks = true,
@@ -20,9 +22,9 @@ internal static class FooterPart
         ],
         Looks =
         [
-            new("Standard",
+            new("standard", "Standard",
                 ("background", "ground"), ("line-above", "hairline"), ("padding", "space 6 space 4"),
-                ("credit-text-colour", "quiet text"), ("credit-text-style", "Caption"), ("content-content-width", "1120px"), ("content-gap", "space 5")),
+                ("credit-text-color", "quiet text"), ("credit-text-style", "Caption"), ("content-content-width", "1120px"), ("content-gap", "space 5")),
         ],
         Structure =
         [
@@ -34,5 +36,5 @@ internal static class FooterPart
             w.Blocks();
             if (w.Has("credit")) w.Piece("p", "credit", () => w.Text("credit"));
         })),
-    };
+    }];
 }

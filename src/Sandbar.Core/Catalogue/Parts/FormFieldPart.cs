@@ -3,22 +3,24 @@ using Sandbar.Core.Design;
 namespace Sandbar.Core.Catalogue.Parts;
 
 /// <summary>A field of a form with its label.</summary>
-internal static class FormFieldPart
+internal sealed class FormFieldPart : IParts
 {
-    public static readonly Part Part = new()
+    public static IEnumerable<Part> Parts { get; } = [new()
     {
         Id = "form-field",
         Name = "Form field",
+        Group = PartGroup.Form,
+        Place = 1,
         Hook = ".form-field",
         StateOf = ".form-control",
         NeedsBoundary = true,
         Slots =
         [
             new("label", "Label", SlotKind.Text, Required: true, Sample: "Your name"),
-            new("kind", "Kind", SlotKind.Choice) { Words = ["text", "email", "number", "lines", "choice"] },
+            new("kind", "Kind", SlotKind.Choice) { Words = [new("text", ""), new("email", ""), new("number", ""), new("lines", ""), new("choice", "")] },
             new("hint", "Hint", SlotKind.Text, Sample: "What helps to fill it in"),
             new("choices", "Choices", SlotKind.List),
-            new("off", "Off", SlotKind.Choice) { Words = ["no", "yes"] },
+            new("off", "Off", SlotKind.Choice) { Words = [new("no", ""), new("yes", "")] },
         ],
         Properties =
         [
@@ -34,9 +36,9 @@ internal static class FormFieldPart
         States = [State.Rest, State.Hover, State.Focus, State.Off],
         Looks =
         [
-            new("Standard",
-                ("label-text-colour", "text"), ("label-text-style", "Label"), ("control-background", "raised"), ("control-text-colour", "text"), ("control-text-style", "Body"),
-                ("hint-text-colour", "quiet text"), ("hint-text-style", "Caption"), ("opacity@off", "0.6"), ("control-border", "field line"), ("control-radius", "soft"),
+            new("standard", "Standard",
+                ("label-text-color", "text"), ("label-text-style", "Label"), ("control-background", "raised"), ("control-text-color", "text"), ("control-text-style", "Body"),
+                ("hint-text-color", "quiet text"), ("hint-text-style", "Caption"), ("opacity@off", "0.6"), ("control-border", "field line"), ("control-radius", "soft"),
                 ("control-outline", "none"), ("control-outline@focus", "ring"), ("control-outline-offset", "1px"), ("control-padding", "space 2"), ("gap", "space 1")),
         ],
         Structure =
@@ -46,5 +48,5 @@ internal static class FormFieldPart
             new(".form-hint", ("margin", "0")),
         ],
         Write = w => w.Element("div", [], () => w.Field("label", "kind", "hint", "choices", "off")),
-    };
+    }];
 }

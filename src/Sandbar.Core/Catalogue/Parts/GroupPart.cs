@@ -1,22 +1,24 @@
 namespace Sandbar.Core.Catalogue.Parts;
 
 /// <summary>Blocks that belong together, one below or beside the other.</summary>
-internal static class GroupPart
+internal sealed class GroupPart : IParts
 {
-    public static readonly Part Part = new()
+    public static IEnumerable<Part> Parts { get; } = [new()
     {
         Id = "group",
         Name = "Group",
+        Group = PartGroup.Arrangement,
+        Place = 1,
         Hook = ".group",
         HoldsBlocks = true,
         Inside = ["button", "button"],
-        Properties = [Properties.Background, Properties.Border, Properties.Radius, Properties.Padding, Properties.Gap, Properties.PlaceAcross],
-        Looks = [new("Stack", ("gap", "space 3")), new("In line", ("gap", "space 3"), ("place-across", "start"))],
-        Structure =
+        Properties = [Properties.Background, Properties.Border, Properties.Radius, Properties.Padding, Properties.Gap, Properties.Direction, Properties.PlaceAcross, Properties.PlaceDown],
+        Looks =
         [
-            new(".group", ("display", "flex"), ("flex-direction", "column"), ("min-inline-size", "0")),
-            new(".group-in-line", ("flex-direction", "row"), ("flex-wrap", "wrap"), ("align-items", "center")),
+            new("stack", "One below another", ("gap", "space 3"), ("direction", "one below another")),
+            new("in-line", "Side by side", ("gap", "space 3"), ("direction", "side by side"), ("place-across", "start"), ("place-down", "middle")),
         ],
+        Structure = [new(".group", ("display", "flex"), ("min-inline-size", "0"))],
         Write = w => w.Element("div", [], w.Blocks),
-    };
+    }];
 }

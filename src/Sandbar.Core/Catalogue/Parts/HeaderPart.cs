@@ -1,12 +1,13 @@
 namespace Sandbar.Core.Catalogue.Parts;
 
 /// <summary>The head of every page: the site's name, the menu, an action.</summary>
-internal static class HeaderPart
+internal sealed class HeaderPart : IParts
 {
-    public static readonly Part Part = new()
+    public static IEnumerable<Part> Parts { get; } = [new()
     {
         Id = "header",
         Name = "Header",
+        Group = PartGroup.Frame,
         Hook = ".site-header",
         Layer = Layer.Frame,
         HoldsBlocks = true,
@@ -20,8 +21,8 @@ internal static class HeaderPart
         ],
         Looks =
         [
-            new("Standard",
-                ("background", "ground"), ("name-text-colour", "text"), ("name-text-style", "Name"), ("line-below", "hairline"), ("shadow", "none"),
+            new("standard", "Standard",
+                ("background", "ground"), ("name-text-color", "text"), ("name-text-style", "Name"), ("line-below", "hairline"), ("shadow", "none"),
                 ("padding", "space 3 space 4"), ("content-content-width", "1120px"), ("content-gap", "space 2 * 1.5")),
         ],
         Structure =
@@ -34,5 +35,5 @@ internal static class HeaderPart
             w.Piece("a", "site-name", w.Link("to"), () => w.Text("name"));
             w.Blocks();
         })),
-    };
+    }];
 }

@@ -1,12 +1,14 @@
 namespace Sandbar.Core.Catalogue.Parts;
 
 /// <summary>A list, with marks or numbers, nested as deep as it is indented.</summary>
-internal static class ListPart
+internal sealed class ListPart : IParts
 {
-    public static readonly Part Part = new()
+    public static IEnumerable<Part> Parts { get; } = [new()
     {
         Id = "list",
         Name = "List",
+        Group = PartGroup.Text,
+        Place = 3,
         Hook = ".list",
         Slots = [new("items", "Items", SlotKind.List, Required: true, Sample: "- The first thing\n  - a part of it\n  - another part\n- The second thing")],
         Properties =
@@ -16,8 +18,8 @@ internal static class ListPart
         ],
         Looks =
         [
-            new("Standard",
-                ("text-colour", "text"), ("text-style", "Body"), ("marker-text-colour", "action"), ("gap", "space 1"), ("indent", "space 4"), ("measure", "38em")),
+            new("standard", "Standard",
+                ("text-color", "text"), ("text-style", "Body"), ("marker-text-color", "action"), ("gap", "space 1"), ("indent", "space 4"), ("measure", "38em")),
         ],
         Structure =
         [
@@ -26,5 +28,5 @@ internal static class ListPart
             new(".list :is(ul, ol)", ("padding-inline-start", "1.5em"), ("margin-block-start", "0.25em")),
         ],
         Write = w => w.List("items"),
-    };
+    }];
 }

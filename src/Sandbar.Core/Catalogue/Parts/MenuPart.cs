@@ -3,12 +3,14 @@ using Sandbar.Core.Design;
 namespace Sandbar.Core.Catalogue.Parts;
 
 /// <summary>A list of links to pages.</summary>
-internal static class MenuPart
+internal sealed class MenuPart : IParts
 {
-    public static readonly Part Part = new()
+    public static IEnumerable<Part> Parts { get; } = [new()
     {
         Id = "menu",
         Name = "Menu",
+        Group = PartGroup.Frame,
+        Place = 1,
         Hook = ".menu",
         Inner = " .menu-link",
         Layer = Layer.Frame,
@@ -16,26 +18,25 @@ internal static class MenuPart
         Properties =
         [
             Properties.TextColor, Properties.TextStyle, Properties.Background, Properties.Underline, Properties.UnderlineThickness, Properties.UnderlineOffset,
-            Properties.Radius, Properties.Outline, Properties.OutlineOffset, Properties.Padding,
+            Properties.Radius, Properties.Outline, Properties.OutlineOffset, Properties.Padding, Properties.Direction,
         ],
         States = [State.Rest, State.Current, State.Hover, State.Focus],
         Looks =
         [
-            new("Bar",
-                ("text-colour", "text"), ("text-style", "Label"), ("underline", "none"), ("underline@current", "line"), ("underline@hover", "line"),
+            new("bar", "Bar",
+                ("text-color", "text"), ("text-style", "Label"), ("underline", "none"), ("underline@current", "line"), ("underline@hover", "line"),
                 ("underline-thickness", "1px"), ("underline-thickness@current", "2px"), ("underline-offset", "6px"), ("radius", "2px"),
-                ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"), ("padding", "space 1")),
-            new("Column",
-                ("text-colour", "text"), ("text-style", "Caption"), ("underline", "none"), ("underline@current", "line"), ("underline@hover", "line"),
+                ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"), ("padding", "space 1"), ("direction", "side by side")),
+            new("column", "Column",
+                ("text-color", "text"), ("text-style", "Caption"), ("underline", "none"), ("underline@current", "line"), ("underline@hover", "line"),
                 ("underline-thickness", "1px"), ("underline-offset", "4px"), ("radius", "2px"),
-                ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"), ("padding", "space 1 0")),
+                ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"), ("padding", "space 1 0"), ("direction", "one below another")),
         ],
         Structure =
         [
-            new(".menu", ("display", "flex"), ("flex-wrap", "wrap"), ("gap", "0 1rem"), ("list-style-type", "none"), ("margin", "0"), ("padding", "0")),
-            new(".menu-column", ("flex-direction", "column")),
+            new(".menu", ("display", "flex"), ("gap", "0 1rem"), ("list-style-type", "none"), ("margin", "0"), ("padding", "0")),
             new(".menu-link", ("display", "inline-block")),
         ],
         Write = w => w.MenuList("menu", "label"),
-    };
+    }];
 }

@@ -1,12 +1,14 @@
 namespace Sandbar.Core.Catalogue.Parts;
 
 /// <summary>Somebody's words, and whose they are.</summary>
-internal static class QuotePart
+internal sealed class QuotePart : IParts
 {
-    public static readonly Part Part = new()
+    public static IEnumerable<Part> Parts { get; } = [new()
     {
         Id = "quote",
         Name = "Quote",
+        Group = PartGroup.Text,
+        Place = 5,
         Hook = ".quote",
         Slots =
         [
@@ -21,8 +23,8 @@ internal static class QuotePart
         ],
         Looks =
         [
-            new("Standard",
-                ("background", "none"), ("text-colour", "text"), ("text-style", "Subtitle"), ("source-text-colour", "quiet text"), ("source-text-style", "Caption"),
+            new("standard", "Standard",
+                ("background", "none"), ("text-color", "text"), ("text-style", "Subtitle"), ("source-text-color", "quiet text"), ("source-text-style", "Caption"),
                 ("line-beside", "bright"), ("padding", "space 1 0 space 1 space 4"), ("gap", "space 2"), ("measure", "34em")),
         ],
         Structure = [new(".quote", ("display", "grid"), ("margin", "0")), new(".quote :is(blockquote, p)", ("margin", "0"))],
@@ -31,5 +33,5 @@ internal static class QuotePart
             w.Piece("blockquote", null, () => w.Piece("p", null, () => w.Text("text")));
             if (w.Has("source")) w.Piece("figcaption", null, () => w.Text("source"));
         }),
-    };
+    }];
 }

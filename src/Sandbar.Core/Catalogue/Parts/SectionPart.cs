@@ -1,12 +1,13 @@
 namespace Sandbar.Core.Catalogue.Parts;
 
 /// <summary>A band of the page, over its whole width, with its content in the middle.</summary>
-internal static class SectionPart
+internal sealed class SectionPart : IParts
 {
-    public static readonly Part Part = new()
+    public static IEnumerable<Part> Parts { get; } = [new()
     {
         Id = "section",
         Name = "Section",
+        Group = PartGroup.Arrangement,
         Hook = ".section",
         HoldsBlocks = true,
         Inside = ["heading-2", "paragraph"],
@@ -17,14 +18,14 @@ internal static class SectionPart
         ],
         Looks =
         [
-            new("Standard",
-                ("background", "ground"), ("text-colour", "text"), ("padding", "space 6 space 4"),
+            new("standard", "Standard",
+                ("background", "ground"), ("text-color", "text"), ("padding", "space 6 space 4"),
                 ("content-content-width", "1120px"), ("content-gap", "space 5")),
-            new("Banner",
-                ("background", "ground"), ("text-colour", "text"), ("padding", "space 6 space 4"), ("padding@rest@820-", "space 7 space 4"),
+            new("banner", "Banner",
+                ("background", "ground"), ("text-color", "text"), ("padding", "space 6 space 4"), ("padding@rest@820-", "space 7 space 4"),
                 ("line-below", "hairline"), ("content-content-width", "1120px"), ("content-gap", "space 5")),
-            new("Raised",
-                ("background", "raised"), ("text-colour", "text"), ("padding", "space 6 space 4"),
+            new("raised", "Raised",
+                ("background", "raised"), ("text-color", "text"), ("padding", "space 6 space 4"),
                 ("content-content-width", "1120px"), ("content-gap", "space 5")),
         ],
         Structure =
@@ -33,5 +34,5 @@ internal static class SectionPart
             new(".section > .content", ("display", "grid"), ("inline-size", "100%"), ("margin-inline", "auto"), ("grid-template-columns", "minmax(0, 1fr)")),
         ],
         Write = w => w.Element("section", [], () => w.Piece("div", "content", w.Blocks)),
-    };
+    }];
 }

@@ -1,12 +1,14 @@
 namespace Sandbar.Core.Catalogue.Parts;
 
 /// <summary>A table of rows and columns, its first row the head.</summary>
-internal static class TablePart
+internal sealed class TablePart : IParts
 {
-    public static readonly Part Part = new()
+    public static IEnumerable<Part> Parts { get; } = [new()
     {
         Id = "table",
         Name = "Table",
+        Group = PartGroup.Text,
+        Place = 4,
         Hook = ".table",
         Slots =
         [
@@ -22,9 +24,9 @@ internal static class TablePart
         ],
         Looks =
         [
-            new("Standard",
-                ("text-colour", "text"), ("text-style", "Body"), ("head-background", "none"), ("head-text-colour", "text"), ("head-text-style", "Label"),
-                ("caption-text-colour", "quiet text"), ("caption-text-style", "Caption"), ("border", "none"), ("row-line-below", "hairline"), ("cell-padding", "space 2 space 3 space 2 0")),
+            new("standard", "Standard",
+                ("text-color", "text"), ("text-style", "Body"), ("head-background", "none"), ("head-text-color", "text"), ("head-text-style", "Label"),
+                ("caption-text-color", "quiet text"), ("caption-text-style", "Caption"), ("border", "none"), ("row-line-below", "hairline"), ("cell-padding", "space 2 space 3 space 2 0")),
         ],
         Structure =
         [
@@ -35,5 +37,5 @@ internal static class TablePart
             new(".table caption", ("text-align", "start"), ("padding-block-end", "0.5em")),
         ],
         Write = w => w.Table("rows", "caption"),
-    };
+    }];
 }

@@ -1,7 +1,6 @@
-using System.Collections.Immutable;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Starting;
-using Sandbar.Core.Typography;
 using static Sandbar.Core.Starting.Content;
 
 namespace Sandbar.Core.Samples.Pellwyn;
@@ -21,9 +20,10 @@ public static class PellwynSample
             "pellwyn",
             Palette(),
             Starter.Type(families[0].AsFamily("fraunces", "heading"), families[1].AsFamily("figtree", "text"), narrowBase: 17, wideBase: 18),
-            Starter.Spacing,
+            Starter.Space,
             Starter.Edges,
             Starter.Fills,
+            [],
             [],
             Frame(),
             [PellwynPages.Home, PellwynPages.Catalogue, GuidePage.Page, WorkshopsPage.Page, MembershipPage.Page, ContactPage.Page],
@@ -45,50 +45,46 @@ public static class PellwynSample
         return new(Starter.WithLooks(site), [.. families.SelectMany(f => f.Assets), .. pictures.Select(p => p.Asset)]);
     }
 
-    private static Palette Palette() => new(
+    private static PaletteFoundation Palette() => new(
         [
-            new("beet", "beet", "beet", "#8a2846"),
-            new("leaf", "leaf", "leaf", "#2f5d3a"),
-            new("pollen", "pollen", "pollen", "#e3b23c"),
-            new("husk", "husk", "husk", "#f6efe2"),
-            new("soil", "soil", "soil", "#2b221b"),
-            new("rain", "rain", "rain", "#3d6b86"),
-            new("chalk", "chalk", "chalk", "#fffdf8"),
+            Starter.Color("beet", "#8a2846"),
+            Starter.Color("leaf", "#2f5d3a"),
+            Starter.Color("pollen", "#e3b23c"),
+            Starter.Color("husk", "#f6efe2"),
+            Starter.Color("soil", "#2b221b"),
+            Starter.Color("rain", "#3d6b86"),
+            Starter.Color("chalk", "#fffdf8"),
         ],
         Starter.Roles,
         [
-            new("day", "Day", "day", new Dictionary<string, RoleColor>
-            {
-                ["ground"] = new("husk", 0, null),
-                ["raised"] = new("chalk", 0, null),
-                ["text"] = new("soil", 0, null),
-                ["quiet-text"] = new("soil", 1, null),
-                ["link"] = new("beet", 0, null),
-                ["action"] = new("beet", 0, null),
-                ["action-text"] = new(null, 0, "action"),
-                ["line"] = new("husk", -1, null),
-                ["field-line"] = new("soil", 2, null),
-                ["attention"] = new("pollen", 0, null),
-                ["attention-text"] = new(null, 0, "attention"),
-                ["focus"] = new("rain", 0, null),
-                ["selection"] = new("pollen", 3, null),
-            }.ToImmutableSortedDictionary(StringComparer.Ordinal), "dusk"),
-            new("dusk", "Dusk", "dusk", new Dictionary<string, RoleColor>
-            {
-                ["ground"] = new("leaf", -1, null),
-                ["raised"] = new("leaf", 0, null),
-                ["text"] = new("husk", 0, null),
-                ["quiet-text"] = new("leaf", 5, null),
-                ["link"] = new("pollen", 3, null),
-                ["action"] = new("pollen", 0, null),
-                ["action-text"] = new(null, 0, "action"),
-                ["line"] = new("leaf", 1, null),
-                ["field-line"] = new("leaf", 4, null),
-                ["attention"] = new("pollen", 0, null),
-                ["attention-text"] = new(null, 0, "attention"),
-                ["focus"] = new("pollen", 2, null),
-                ["selection"] = new("leaf", -2, null),
-            }.ToImmutableSortedDictionary(StringComparer.Ordinal), null),
+            Starter.Scheme("Day", "dusk",
+                ("ground", Starter.ToColor("husk")),
+                ("raised", Starter.ToColor("chalk")),
+                ("text", Starter.ToColor("soil")),
+                ("quiet-text", Starter.ToColor("soil", 1)),
+                ("link", Starter.ToColor("beet")),
+                ("action", Starter.ToColor("beet")),
+                ("action-text", Starter.Readable("action")),
+                ("line", Starter.ToColor("husk", -1)),
+                ("field-line", Starter.ToColor("soil", 2)),
+                ("attention", Starter.ToColor("pollen")),
+                ("attention-text", Starter.Readable("attention")),
+                ("focus", Starter.ToColor("rain")),
+                ("selection", Starter.ToColor("pollen", 3))),
+            Starter.Scheme("Dusk", null,
+                ("ground", Starter.ToColor("leaf", -1)),
+                ("raised", Starter.ToColor("leaf")),
+                ("text", Starter.ToColor("husk")),
+                ("quiet-text", Starter.ToColor("leaf", 5)),
+                ("link", Starter.ToColor("pollen", 3)),
+                ("action", Starter.ToColor("pollen")),
+                ("action-text", Starter.Readable("action")),
+                ("line", Starter.ToColor("leaf", 1)),
+                ("field-line", Starter.ToColor("leaf", 4)),
+                ("attention", Starter.ToColor("pollen")),
+                ("attention-text", Starter.Readable("attention")),
+                ("focus", Starter.ToColor("pollen", 2)),
+                ("selection", Starter.ToColor("leaf", -2))),
         ]);
 
     private static Frame Frame() => new(

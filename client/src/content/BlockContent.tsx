@@ -1,0 +1,173 @@
+import { Input, Select } from 'antd';
+import { useState } from 'react';
+import type { Edit, LookView, Schemas } from '../api/client';
+import { looksOf, partOf } from '../site/catalogue';
+import { useActions, useEditing } from '../site/editingContext';
+import { ValueCell } from '../values/ValueCell';
+import { useTriedChoice } from '../values/useTriedChoice';
+import { useTypedText } from '../values/useTypedText';
+import { Problem } from '../ui/Problem';
+
+type Block = Schemas['BlockView'];
+type Slot = Schemas['SlotView'];
+
+/** What a block and the blocks inside it hold, slot by slot. */
+export function BlockContent({ block }: { block: Block }) {
+  const catalogue = useEditing((e) => e.catalogue);
+  const site = useEditing((e) => e.site);
+  const rows: { block: Block; depth: number }[] = [];
+  const walk = (inner: Block, depth: number) => {
+    rows.push({ block: inner, depth });
+    for (const one of inner.blocks) walk(one, depth + 1);
+  };
+  walk(block, 0);
+  return (
+    <table className="values content" aria-label={`What the ${block.name.toLowerCase()} holds`}>
+      {rows.map(({ block: inner, depth }) => {
+        const part = partOf(catalogue, inner.part);
+        const looks = looksOf(site, inner.part);
+        // What only groups others has nothing to fill in.
+        if (!part || (part.slots.length === 0 && looks.length < 2)) return null;
+        return (
+          <tbody key={inner.id}>
+            {depth > 0 && (
+              <tr className="group-row">
+                <th scope="colgroup" colSpan={2}>
+                  {part.name}
+                </th>
+              </tr>
+            )}
+            {part.slots.map((slot) => (
+              <tr key={slot.id}>
+                <th scope="row">{slot.name}</th>
+                <td>
+                  <SlotValue block={inner} slot={slot} label={`${slot.name} of ${part.name.toLowerCase()} ${inner.name}`} />
+                </td>
+              </tr>
+            ))}
+            {looks.length > 1 && (
+              <tr>
+                <th scope="row">Look</th>
+                <td>
+                  <LookChoice block={inner} name={part.name} looks={looks} />
+                </td>
+              </tr>
+            )}
+          </tbody>
+        );
+      })}
+    </table>
+  );
+}
+
+function LookChoice({ block, name, looks }: { block: Block; name: string; looks: readonly LookView[] }) {
+  const tried = useTriedChoice((look) => ({ kind: 'setBlockLook', block: block.id, look }));
+  return (
+    <Select
+      aria-label={`Look of ${name.toLowerCase()} ${block.name}`}
+      variant="borderless"
+      className="value-choice"
+      value={block.look}
+      options={looks.map((l) => ({ value: l.id, label: l.name }))}
+      {...tried}
+    />
+  );
+}
+
+function SlotValue({ block, slot, label }: { block: Block; slot: Slot; label: string }) {
+  const held = block.content[slot.id] ?? '';
+  const edit = (text: string | null): Edit => ({ kind: 'setContent', block: block.id, slot: slot.id, text: text ?? '' });
+  switch (slot.kind) {
+    case 'text':
+    case 'spoken':
+      return <ValueCell name={label} text={held || null} inherited="nothing" names={[]} edit={edit} />;
+    case 'list':
+    case 'table':
+      return <Lines label={label} held={held} edit={edit} />;
+    case 'link':
+      return <LinkChoice label={label} held={held} edit={edit} />;
+    default:
+      return <Choice slot={slot} label={label} held={held} edit={edit} />;
+  }
+}
+
+interface ValueProps {
+  label: string;
+  held: string;
+  edit: (text: string | null) => Edit;
+}
+
+/** Several lines: shown on the stage while typing, made on leaving. */
+function Lines({ label, held, edit }: ValueProps) {
+  const typed = useTypedText({ value: held, edit, canBeEmpty: true });
+  return (
+    <>
+      <Input.TextArea
+        aria-label={label}
+        className="mono"
+        autoSize={{ minRows: 2, maxRows: 10 }}
+        value={typed.text}
+        status={typed.problem ? 'error' : ''}
+        onChange={(event) => typed.type(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') typed.abandon();
+        }}
+        onBlur={() => void typed.commit()}
+      />
+      <Problem text={typed.problem} />
+    </>
+  );
+}
+
+/** A page, or an address typed in the search. */
+function LinkChoice({ label, held, edit }: ValueProps) {
+  const { make } = useActions();
+  const pages = useEditing((e) => e.site.pages);
+  const [typed, setTyped] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const known = pages.map((p) => ({ value: p.id, label: p.name }));
+  const addresses = [...new Set([held, typed.trim()])].filter((a) => a !== '' && !known.some((k) => k.value === a));
+  return (
+    <>
+      <Select
+        aria-label={label}
+        variant="borderless"
+        className="value-choice"
+        value={held}
+        showSearch={{
+          onSearch: setTyped,
+          filterOption: (search, option) => String(option?.label).toLowerCase().includes(search.toLowerCase()),
+        }}
+        placeholder="a page or an address"
+        options={[{ value: '', label: 'nowhere' }, ...known, ...addresses.map((a) => ({ value: a, label: a }))]}
+        popupMatchSelectWidth={240}
+        onChange={(to) => void make(edit(to)).then(setProblem)}
+      />
+      <Problem text={problem} />
+    </>
+  );
+}
+
+/** A menu, a picture or a word. */
+function Choice({ slot, label, held, edit }: ValueProps & { slot: Slot }) {
+  const tried = useTriedChoice(edit);
+  const menus = useEditing((e) => e.site.menus);
+  const pictures = useEditing((e) => e.site.pictures);
+  const among =
+    slot.kind === 'menu'
+      ? menus.map((m) => ({ value: m.id, label: m.name }))
+      : slot.kind === 'picture'
+        ? pictures.map((p) => ({ value: p.id, label: p.name }))
+        : slot.words.map((w) => ({ value: w.code, label: w.label }));
+  const options = slot.required || slot.kind === 'choice' ? among : [{ value: '', label: 'none' }, ...among];
+  return (
+    <Select
+      aria-label={label}
+      variant="borderless"
+      className="value-choice"
+      value={held || (slot.kind === 'choice' && slot.words[0]?.code) || ''}
+      options={options}
+      {...tried}
+    />
+  );
+}

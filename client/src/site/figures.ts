@@ -1,0 +1,30 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEditing } from './editingContext';
+import { answered, api } from '../api/client';
+
+/** The pairs in use at the version at hand. They are computed apart from edits, so that no edit waits for them. */
+export function usePairs() {
+  const slug = useEditing((e) => e.site.slug);
+  const version = useEditing((e) => e.site.version);
+  return useQuery({
+    queryKey: ['pairs', slug, version],
+    queryFn: () => answered(api.GET('/api/sites/{slug}/pairs', { params: { path: { slug } } })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 60_000,
+  });
+}
+
+/** How far the last edit reaches. */
+export function useReach() {
+  const slug = useEditing((e) => e.site.slug);
+  const version = useEditing((e) => e.site.version);
+  const reach = useQuery({
+    queryKey: ['reach', slug, version],
+    queryFn: () => answered(api.GET('/api/sites/{slug}/reach', { params: { path: { slug } } })),
+    enabled: version > 0,
+    staleTime: Infinity,
+    gcTime: 60_000,
+  });
+  return version > 0 ? reach.data : undefined;
+}

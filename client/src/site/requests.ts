@@ -1,0 +1,36 @@
+import { answered, api, type Edit, type Schemas } from '../api/client';
+import { newGesture, windowId } from './window';
+
+export type OpenedSite = Schemas['OpenedSite'];
+export type EditAnswer = Schemas['EditAnswer'];
+
+/** What is asked of the server about one site. */
+export function requestsOf(slug: string, openedAt?: number) {
+  const path = { slug };
+  const from = (version: number, gesture: string) => ({ version, window: windowId, openedAt: openedAt ?? version, gesture });
+  return {
+    read: (): Promise<OpenedSite> =>
+      answered(
+        api.GET('/api/sites/{slug}', {
+          params: { path, query: openedAt === undefined ? { window: windowId } : { window: windowId, openedAt } },
+        }),
+      ),
+    make: (version: number, edit: Edit, gesture: string): Promise<EditAnswer> =>
+      answered(api.POST('/api/sites/{slug}/edits', { params: { path }, body: { ...from(version, gesture), edit } })),
+    reverse: (version: number, way: 'undo' | 'redo', overwrite: boolean): Promise<EditAnswer> =>
+      answered(
+        api.POST(way === 'undo' ? '/api/sites/{slug}/undo' : '/api/sites/{slug}/redo', {
+          params: { path },
+          body: { ...from(version, newGesture()), overwrite },
+        }),
+      ),
+    bringBack: (version: number, snapshot: string): Promise<EditAnswer> =>
+      answered(
+        api.POST('/api/sites/{slug}/snapshots/{id}/back', {
+          params: { path: { ...path, id: snapshot } },
+          body: from(version, newGesture()),
+        }),
+      ),
+    earlierSheet: (since: 'edit' | 'name') => answered(api.GET('/api/sites/{slug}/sheet', { params: { path, query: { before: since } } })),
+  };
+}

@@ -1,0 +1,8 @@
+/** OKLCH as the hand sets it: lightness 0 to 1, chroma, hue in degrees. */
+export interface Position {
+  l: number;
+  c: number;
+  h: number;
+}
+
+export const cssOf = ({ l, c, h }: Position) => `oklch(${l.toFixed(3)} ${c.toFixed(3)} ${h.toFixed(1)})`;

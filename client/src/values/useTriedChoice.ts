@@ -1,0 +1,29 @@
+import { useEffect, useRef } from 'react';
+import type { Edit } from '../api/client';
+import { useActions } from '../site/editingContext';
+
+/** What a Select is given so that the stage shows an option as soon as it is led to, and what is stored when none is taken. */
+export function useTriedChoice(edit: (value: string) => Edit) {
+  const { attempt, cancelTrial, make } = useActions();
+  const open = useRef(false);
+  useEffect(
+    () => () => {
+      if (open.current) cancelTrial();
+    },
+    [cancelTrial],
+  );
+  return {
+    // A list that is closing still makes options active, which nobody looks at any more.
+    onActive: (value: string | null | undefined) => {
+      if (open.current) attempt(edit(value ?? ''));
+    },
+    onOpenChange: (isOpen: boolean) => {
+      if (open.current && !isOpen) cancelTrial();
+      open.current = isOpen;
+    },
+    onChange: (value: string) => {
+      open.current = false;
+      void make(edit(value));
+    },
+  };
+}

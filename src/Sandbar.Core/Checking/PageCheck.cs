@@ -1,0 +1,46 @@
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Checking;
+
+/// <summary>Pages, their blocks, and menus.</summary>
+internal sealed class PageCheck(Site site)
+{
+    private const int MostBlocks = 20_000, MostItems = 1000, Deepest = 24;
+
+    private readonly HashSet<string> ids = new(StringComparer.Ordinal);
+
+    public IEnumerable<Problem> Problems()
+    {
+        foreach (var problem in Ids.Problems("/pages", site.Pages).Concat(Ids.Problems("/menus", site.Menus))) yield return problem;
+        if (site.Pages.Select(p => p.Slug).Distinct(StringComparer.OrdinalIgnoreCase).Count() < site.Pages.Length) yield return new("/pages", "Two pages have the same address.");
+        foreach (var page in site.Pages)
+        {
+            if (!Names.IsSlug(page.Slug)) yield return new($"/pages/{page.Id}/slug", "The address of a page is lower-case letters, digits and hyphens.");
+            if (page.Id == PageIds.Specimen) yield return new($"/pages/{page.Id}", "This id is the specimen page's.");
+            if (site.Palette.Schemes.Find(page.Scheme) is null) yield return new($"/pages/{page.Id}/scheme", $"The scheme of {page.Name} is not there.");
+        }
+        foreach (var menu in site.Menus)
+        {
+            if (menu.Items.Length > MostItems) yield return new($"/menus/{menu.Id}/items", $"A menu has at most {MostItems} items.");
+            else foreach (var problem in Ids.Problems($"/menus/{menu.Id}/items", menu.Items)) yield return problem;
+        }
+        foreach (var problem in Blocks("/frame", site.Frame.Header, 0).Concat(Blocks("/frame", site.Frame.Footer, 0))) yield return problem;
+        foreach (var problem in site.Pages.SelectMany(p => p.Sections.SelectMany(s => Blocks($"/pages/{p.Id}/sections", s, 0)))) yield return problem;
+    }
+
+    private IEnumerable<Problem> Blocks(string path, Block block, int depth)
+    {
+        var here = $"{path}/{block.Id}";
+        if (!Names.IsId(block.Id)) yield return new(here, "An id is letters, digits and hyphens.");
+        else if (!ids.Add(block.Id)) yield return new(here, $"The id {block.Id} is there twice.");
+        if (ids.Count > MostBlocks || depth > Deepest) yield return new(here, $"A site holds at most {MostBlocks} blocks, {Deepest} deep.");
+        else if (PartCatalogue.Find(block.Part) is not { } part) yield return new($"{here}/part", $"There is no part “{block.Part}”.");
+        else if (site.Looks.Find(block.Look) is not { } look || look.Part != block.Part) yield return new($"{here}/look", $"{block.Name} wears a look that is not there.");
+        else
+        {
+            if (block.Scheme is { } scheme && site.Palette.Schemes.Find(scheme) is null) yield return new($"{here}/scheme", $"The scheme of {block.Name} is not there.");
+            foreach (var problem in LookCheck.Cells(site, $"{here}/own", part, block.Own, look.Cells).Concat(block.Blocks.SelectMany(b => Blocks(here, b, depth + 1)))) yield return problem;
+        }
+    }
+}

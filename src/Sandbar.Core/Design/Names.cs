@@ -1,0 +1,34 @@
+using System.Text.RegularExpressions;
+
+namespace Sandbar.Core.Design;
+
+/// <summary>What names must be like.</summary>
+public static partial class Names
+{
+    private const int Longest = 60;
+
+    /// <summary>Whether a text can be the hidden id of a thing: it stands in file names, selectors and paths.</summary>
+    public static bool IsId(string id) => Id().IsMatch(id);
+
+    /// <summary>What is wrong with the id of something new; null when nothing is.</summary>
+    public static Problem? CheckId(string id, bool isTaken, string path) =>
+        !IsId(id) ? new(path, "An id is letters, digits and hyphens.") : isTaken ? new(path, "This was added already.") : null;
+
+    /// <summary>What is wrong with a name among others of its kind; null when nothing is.</summary>
+    public static Problem? Check(string name, IEnumerable<string> others, string path = "/name")
+    {
+        if (string.IsNullOrWhiteSpace(name)) return new(path, "Give it a name.");
+        if (name.Length > Longest) return new(path, $"A name has at most {Longest} characters.");
+        if (name.Any(char.IsControl)) return new(path, "A name is a single line of text.");
+        return others.Any(o => o.Equals(name.Trim(), StringComparison.OrdinalIgnoreCase)) ? new(path, $"“{name.Trim()}” is taken. Choose another name.") : null;
+    }
+
+    /// <summary>Whether a text can be a CSS name or an address: lower-case letters, digits and hyphens.</summary>
+    public static bool IsSlug(string text) => Slug().IsMatch(text);
+
+    [GeneratedRegex(@"^[a-z][a-z0-9-]{0,80}\z")]
+    private static partial Regex Slug();
+
+    [GeneratedRegex(@"^[A-Za-z0-9][A-Za-z0-9-]{0,80}\z")]
+    private static partial Regex Id();
+}

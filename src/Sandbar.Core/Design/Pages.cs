@@ -1,0 +1,32 @@
+using System.Collections.Immutable;
+
+namespace Sandbar.Core.Design;
+
+/// <summary>The header and footer every page wears.</summary>
+public sealed record Frame(Block Header, Block Footer) : INode;
+
+/// <param name="Slug">Its address: <c>SLUG.html</c>; the first page is <c>index.html</c>.</param>
+/// <param name="Scheme">Id of the scheme it carries.</param>
+public sealed record Page(string Id, string Name, string Slug, string Title, string Description, string Scheme, ImmutableArray<Block> Sections) : IListed;
+
+/// <summary>An instance of a part with content.</summary>
+/// <param name="Look">Id of the look it wears.</param>
+/// <param name="Name">What the designer calls it.</param>
+/// <param name="Content">What its slots hold, by slot id.</param>
+/// <param name="Own">Values in which it differs from its look, by <see cref="CellKey"/>.</param>
+/// <param name="Blocks">The blocks inside it.</param>
+/// <param name="Scheme">Id of the scheme it carries; null for the one around it.</param>
+public sealed record Block(
+    string Id,
+    string Part,
+    string Look,
+    string Name,
+    ImmutableSortedDictionary<string, string> Content,
+    ImmutableSortedDictionary<string, Value> Own,
+    ImmutableArray<Block> Blocks,
+    string? Scheme = null) : IListed;
+
+public sealed record Menu(string Id, string Name, ImmutableArray<MenuItem> Items) : IListed;
+
+/// <param name="Page">Id of the page it leads to.</param>
+public sealed record MenuItem(string Id, string Label, string Page) : IListed;

@@ -1,0 +1,129 @@
+using System.Collections.Immutable;
+using Sandbar.Core.Design;
+using Sandbar.Core.Foundations;
+using Sandbar.Core.Values;
+
+namespace Sandbar.Core.Editing;
+
+/// <summary>Adds a thing of the foundations: a colour, a text style, a stop of a gradient.</summary>
+/// <param name="Of">Code of its kind.</param>
+/// <param name="Id">Its new id.</param>
+/// <param name="Name">Its name; null for what has none of its own.</param>
+/// <param name="Like">Id of the one it begins as; null for a new one.</param>
+/// <param name="Values">What is set of it at once, as typed, by field.</param>
+/// <param name="In">Id of the thing it is added in, where it is an item of one.</param>
+public sealed record AddThing(string Of, string Id, string? Name = null, string? Like = null, IReadOnlyDictionary<string, string>? Values = null, string? In = null) : Edit
+{
+    public override Outcome Apply(Site site)
+    {
+        if (ThingPlace.Find(site, Of, In) is not { } place) return ThingPlace.Gone;
+        if (place.IsFixed) return new Problem("/of", $"There is no more than one {place.Called} of each sort.");
+        var all = place.All;
+        if (Names.CheckId(Id, all.Any(t => t.Id == Id), "/id") is { } badId) return badId;
+        var like = Like is null ? null : all.FirstOrDefault(t => t.Id == Like);
+        if (Like is not null && like is null) return new Problem("/like", $"This {place.Called} is no longer there.");
+        var thing = like is null ? place.New(Id) : place.Copy(like, Id);
+        if (thing is Named named)
+        {
+            if (Naming.Check(site, place.Kind, Id, Name ?? "") is { } badName) return badName;
+            thing = ((INamedKind)place.Kind).Called(site, named, Name!);
+        }
+        // What it begins with may refer to others by name: the site it is read against is the one without it.
+        foreach (var (field, text) in Values ?? ImmutableDictionary<string, string>.Empty)
+        {
+            var (changed, problem) = place.Read(thing, field, text, $"/values/{field}");
+            if (problem is not null) return problem;
+            thing = changed!;
+        }
+        var at = like is null ? all.Length : all.IndexOf(like) + 1;
+        return place.Settled(place.With(all.Insert(at, thing)), Id, field => $"/values/{field}");
+    }
+
+    public override string Describe(Site site) =>
+        ThingPlace.Find(site, Of, In) is { } place ? place.IsItems ? $"{place.OwnerName} · {place.Called} added" : $"{Name?.Trim() ?? place.Called} added" : "Added";
+}
+
+/// <summary>Sets one thing about a thing of the foundations.</summary>
+/// <param name="Text">As typed.</param>
+/// <param name="In">Id of the thing it is an item of.</param>
+public sealed record SetThing(string Of, string Id, string Field, string Text, string? In = null) : Edit
+{
+    public override Outcome Apply(Site site)
+    {
+        if (ThingPlace.Find(site, Of, In) is not { } place || place.Find(Id) is not { } thing) return ThingPlace.Gone;
+        var (changed, problem) = place.Read(thing, Field, Text, "/text");
+        return problem is not null ? problem : place.Settled(place.With(place.All.Replace(thing, changed!)), Id, _ => "/text");
+    }
+
+    public override string Describe(Site site)
+    {
+        if (ThingPlace.Find(site, Of, In) is not { } place || place.Find(Id) is not { } thing) return $"→ {Text.Trim()}";
+        var fields = place.Fields;
+        var field = fields.FirstOrDefault(f => f.Id == Field)?.Setting.Name.ToLowerInvariant();
+        return fields.Count == 1 || field is null ? $"{place.NameOf(thing)} → {Text.Trim()}" : $"{place.NameOf(thing)} · {field} → {Text.Trim()}";
+    }
+}
+
+/// <summary>Renames a thing of the foundations, in the overrides' <c>var()</c> too.</summary>
+public sealed record RenameThing(string Of, string Id, string Name) : Edit
+{
+    public override Outcome Apply(Site site)
+    {
+        if (ThingPlace.Find(site, Of, null) is not { } place || place.Find(Id) is not { } thing) return ThingPlace.Gone;
+        if (thing is not Named named) return new Problem("/of", $"A {place.Called} is named by its place.");
+        if (Naming.Check(site, place.Kind, Id, Name) is { } bad) return bad;
+        return place.Settled(place.With(place.All.Replace(thing, ((INamedKind)place.Kind).Called(site, named, Name))), Id, _ => "/name");
+    }
+
+    public override string Describe(Site site) =>
+        $"{(ThingPlace.Find(site, Of, null) is { } place && place.Find(Id) is { } thing ? place.NameOf(thing) : "Thing")} renamed to {Name.Trim()}";
+}
+
+/// <summary>Moves a thing of the foundations within its list.</summary>
+/// <param name="To">The place it comes to, from 0.</param>
+public sealed record MoveThing(string Of, string Id, int To, string? In = null) : Edit
+{
+    public override Outcome Apply(Site site)
+    {
+        if (ThingPlace.Find(site, Of, In) is not { } place || place.Find(Id) is not { } thing) return ThingPlace.Gone;
+        var all = place.All;
+        if (place.IsFixed || To < 0 || To >= all.Length) return new Problem("/to", $"There {(all.Length == 1 ? "is 1 place" : $"are {all.Length} places")}.");
+        return place.Settled(place.With(all.Remove(thing).Insert(To, thing)), Id, _ => "/to");
+    }
+
+    public override string Describe(Site site) => $"{(ThingPlace.Find(site, Of, In) is { } place && place.Find(Id) is { } thing ? place.NameOf(thing) : "Thing")} moved";
+}
+
+/// <summary>Takes a thing of the foundations away. What is in use goes only if something takes its place.</summary>
+/// <param name="By">Id of the one that takes its place wherever it is used; null where nothing uses it.</param>
+public sealed record RemoveThing(string Of, string Id, string? By = null, string? In = null) : Edit
+{
+    public override Outcome Apply(Site site)
+    {
+        if (ThingPlace.Find(site, Of, In) is not { } place || place.Find(Id) is not { } thing) return ThingPlace.Gone;
+        if (place.IsFixed || place.All.Length <= place.Fewest) return new Problem("/id", $"{place.NameOf(thing)} cannot go: at least {place.Fewest} {place.Called}{(place.Fewest == 1 ? " stays" : "s stay")}.");
+        if (!place.IsItems)
+        {
+            if (place.Kind.Stays(site, thing) is { } stays) return new Problem("/id", stays);
+            var uses = Uses.Of(site, Of, Id);
+            if (By is not null)
+            {
+                if (By == Id || place.Find(By) is null) return new Problem("/by", $"Choose another {place.Called} to take its place.");
+                site = Uses.Replaced(site, place.Kind, Id, By);
+                place = ThingPlace.Find(site, Of, In)!;
+                thing = place.Find(Id)!;
+            }
+            else if (uses.Count > 0)
+            {
+                return new Problem("/id", $"{place.NameOf(thing)} is in use: {Sentence.Some(uses, 3)}. Change these first, or choose what takes its place.");
+            }
+        }
+        return place.Settled(place.With(place.All.Remove(thing)), null, _ => "/id");
+    }
+
+    public override string Describe(Site site)
+    {
+        if (ThingPlace.Find(site, Of, In) is not { } place || place.Find(Id) is not { } thing) return "Removed";
+        return By is not null && place.Find(By) is { } by ? $"{place.NameOf(thing)} replaced by {place.NameOf(by)}" : $"{place.NameOf(thing)} removed";
+    }
+}

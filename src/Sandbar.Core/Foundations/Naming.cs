@@ -1,0 +1,44 @@
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Design;
+using Sandbar.Core.Values;
+
+namespace Sandbar.Core.Foundations;
+
+/// <summary>What named things may be called, so that a name typed anywhere means one thing.</summary>
+public static class Naming
+{
+    // What can be named in one place must not be called the same. Which kinds meet is read off the settings there are.
+    private static readonly Lazy<ILookup<ReferenceKind, ValueKind>> Places = new(() =>
+        Settings().Select(s => s.Kind).Distinct().SelectMany(kind => kind.References.Select(reference => (reference, kind))).ToLookup(p => p.reference, p => p.kind));
+
+    private static readonly Lazy<ILookup<ValueKind, Word>> Words = new(() => Settings().SelectMany(s => s.Words.Select(word => (s.Kind, word))).ToLookup(w => w.Kind, w => w.word));
+
+    /// <summary>What is wrong with the name of a thing; null where nothing is.</summary>
+    public static Problem? Check(Site site, ListedKind kind, string id, string name, string path = "/name")
+    {
+        if (Names.Check(name, [], path) is { } bad) return bad;
+        var wanted = name.Trim();
+        foreach (var other in Neighbours(kind))
+        {
+            if (other is ListedKind listed && listed.Things(site).FirstOrDefault(t => (other != kind || t.Id != id) && Same(listed.NameOf(site, t), wanted)) is not null)
+                return new(path, other == kind ? $"“{wanted}” is taken. Choose another name." : $"“{wanted}” is the name of a {other.Name}, and either may be meant. Choose another name.");
+        }
+        var steps = Neighbours(kind).Any(k => k.HasSteps);
+        if (steps && StepText.EndsLikeStep(wanted)) return new(path, $"“{wanted}” reads like a step of another {kind.Name}. Choose another name.");
+        if (IsReserved(kind, wanted)) return new(path, $"“{wanted}” means something of its own where a {kind.Name} can be typed. Choose another name.");
+        return null;
+    }
+
+    /// <summary>Whether a name is a word of a setting that the kind can be named in, or begins like something else that is typed there.</summary>
+    public static bool IsReserved(ListedKind kind, string name) =>
+        Same(name, "rest") || name.StartsWith(ReadableForm.Begin, StringComparison.OrdinalIgnoreCase)
+        || (kind.Type == CssType.Length && (name.StartsWith("space ", StringComparison.OrdinalIgnoreCase) || name.StartsWith("size ", StringComparison.OrdinalIgnoreCase)))
+        || Places.Value[kind].SelectMany(place => Words.Value[place]).Any(word => Same(word.Label, name) || Same(word.Code, name));
+
+    /// <summary>The kinds that can be named where a kind can, itself among them.</summary>
+    private static IEnumerable<ReferenceKind> Neighbours(ReferenceKind kind) => Places.Value[kind].SelectMany(p => p.References).Append(kind).Distinct();
+
+    private static IEnumerable<Setting> Settings() => PartCatalogue.All.SelectMany(p => p.Properties).Concat(Kinds.AllListed.SelectMany(k => k.AllSettings));
+
+    private static bool Same(string a, string b) => a.Equals(b, StringComparison.OrdinalIgnoreCase);
+}

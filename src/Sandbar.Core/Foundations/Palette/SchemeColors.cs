@@ -1,0 +1,73 @@
+using System.Runtime.CompilerServices;
+using Sandbar.Core.Design;
+using Sandbar.Core.Values;
+using Sandbar.Css.Colors;
+
+namespace Sandbar.Core.Foundations.Palette;
+
+/// <summary>A colour that a role comes to in a scheme.</summary>
+/// <param name="Source">The colour of the palette it is a step of; null for plain black or white.</param>
+/// <param name="Step">0 the base, 1… tints, −1… shades.</param>
+public sealed record ResolvedColor(Color Color, BaseColor? Source, int Step);
+
+/// <summary>What colours and roles come to.</summary>
+public static class SchemeColors
+{
+    private static readonly ConditionalWeakTable<BaseColor, StepRow> Rows = [];
+
+    /// <summary>A colour of the palette as CSS.</summary>
+    public static string Css(this BaseColor color) => ((FixedColorValue)color.Color).Css;
+
+    /// <summary>Ids of the roles a role must be readable on.</summary>
+    public static IEnumerable<string> Grounds(this Role role) => role.On.References().Select(r => r.Id);
+
+    /// <summary>The scheme a scheme turns into when the visitor prefers dark; null where it stays.</summary>
+    public static Scheme? Dark(this Scheme scheme, Site site) => scheme.TurnsInto is ReferenceValue into ? site.Palette.Schemes.Find(into.Id) : null;
+
+    /// <summary>A colour with its steps, computed once for as long as the colour stays as it is.</summary>
+    public static StepRow Row(BaseColor color) => Rows.GetValue(color, c => Steps.Of(ColorText.Parse(c.Css())));
+
+    /// <summary>The colour of a role, moved by some steps along its colour's row (and no further than the row goes).</summary>
+    public static ResolvedColor Resolve(PaletteFoundation palette, Scheme scheme, string role, int step = 0)
+    {
+        switch (scheme.Colors[role])
+        {
+            case ReferenceValue given:
+                return Along(palette.Colors.Get(given.Id), given.Step + step);
+            case ReadableValue { On: ReferenceValue ground }:
+                var readable = Readable(palette, Resolve(palette, scheme, ground.Id).Color);
+                return readable.Source is { } source ? Along(source, step) : readable with { Color = Along(readable.Color, step) };
+            default:
+                throw new InvalidOperationException($"{scheme.Name} gives {role} no colour.");
+        }
+    }
+
+    /// <summary>A colour as it is released and shown: inside sRGB, eight bits a channel.</summary>
+    public static Color Released(Color color)
+    {
+        var c = Gamut.ToSrgb(color);
+        return new(ColorSpace.Srgb, Math.Round(c.C1 * 255) / 255, Math.Round(c.C2 * 255) / 255, Math.Round(c.C3 * 255) / 255, c.Alpha);
+    }
+
+    /// <summary>A step of any colour, counted along its own row.</summary>
+    public static Color Along(Color color, int step) => Steps.Of(color).At(StepText.Clamp(step));
+
+    /// <summary>The base colour of the palette that reads best on a ground; black or white where none reaches 4.5 (WCAG 2.2, 1.4.3).</summary>
+    public static ResolvedColor Readable(PaletteFoundation palette, Color ground)
+    {
+        var best = palette.Colors
+            .Select(c => new ResolvedColor(Row(c).Base, c, 0))
+            .Select(c => (Color: c, Ratio: Contrast.Ratio(c.Color, ground)))
+            .OrderByDescending(c => c.Ratio)
+            .FirstOrDefault();
+        if (best.Ratio >= 4.5) return best.Color;
+        var plain = Contrast.Ratio(Color.White, ground) >= Contrast.Ratio(Color.Black, ground) ? Color.White : Color.Black;
+        return new(plain, null, 0);
+    }
+
+    private static ResolvedColor Along(BaseColor color, int step)
+    {
+        var clamped = StepText.Clamp(step);
+        return new(Row(color).At(clamped), color, clamped);
+    }
+}

@@ -1,0 +1,58 @@
+using System.Collections.Immutable;
+using Sandbar.Core.Design;
+using Sandbar.Core.Values;
+
+namespace Sandbar.Core.Foundations.Type;
+
+/// <summary>Families of letters with their fallbacks and files.</summary>
+public sealed class FamilyKind : NamedKind<Family>
+{
+    public const string Kind = "family";
+
+    public static FamilyKind Description => (FamilyKind)Kinds.Listed(Kind);
+
+    public override string Code => Kind;
+
+    public override string Name => "family";
+
+    public override CssType Type => CssType.Family;
+
+    public override FoundationStep Step => FoundationStep.Type;
+
+    public override string Path => "/type/families";
+
+    public override int Fewest => 1;
+
+    public override ImmutableArray<Family> List(Site site) => site.Type.Families;
+
+    /// <summary>The shelf holds just the font files that families have.</summary>
+    public override Site Settled(Site site)
+    {
+        var wanted = site.Type.Families.SelectMany(f => f.Files).Select(f => f.Item).ToHashSet(StringComparer.Ordinal);
+        var kept = site.Shelf.RemoveAll(i => i.MediaType == FontType && !wanted.Contains(i.Id));
+        var missing = wanted.Where(id => kept.Find(id) is null).Select(BundledFamilies.Item).OfType<ShelfItem>().ToList();
+        return kept.Length == site.Shelf.Length && missing.Count == 0 ? site : site with { Shelf = kept.AddRange(missing) };
+    }
+
+    /// <summary>Media type of the font files on the shelf.</summary>
+    public const string FontType = "font/woff2";
+
+    public override IEnumerable<Problem> Problems(Site site, IListed thing)
+    {
+        var family = (Family)thing;
+        if (family.Files.Any(f => site.Shelf.Find(f.Item) is null)) yield return new("/files", $"A font file of {family.Name} is not on the shelf.");
+        if (!FamilyList.IsReadable(family.Stack)) yield return new("/stack", $"The family list of {family.Name} is not one that CSS takes.");
+    }
+
+    protected override Site With(Site site, ImmutableArray<Family> things) => site with { Type = site.Type with { Families = things } };
+
+    protected override ImmutableArray<Field> Described() =>
+        [Of(new() { Id = "letters", Name = "Letters", Kind = new BundledLetters() }, f => new WordValue(FamilyList.First(f.Stack)), (f, value) => Lettered(f, value.Code()))];
+
+    protected override Family Create(Site site, string id) => new(id, "", "", "", []);
+
+    protected override IEnumerable<Token> Tokens(SiteReads reads, Family thing) => [new(Token(thing), thing.Stack, thing.Id)];
+
+    private static Family Lettered(Family family, string name) =>
+        BundledFamilies.ByName(name) is { } bundled ? bundled.AsFamily(family.Id, family.CssName) : family;
+}

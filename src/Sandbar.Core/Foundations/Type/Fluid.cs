@@ -1,0 +1,33 @@
+using System.Globalization;
+
+namespace Sandbar.Core.Foundations.Type;
+
+/// <summary>Sizes that grow with the viewport between two widths and stand still outside.</summary>
+public static class Fluid
+{
+    /// <summary>What 1rem is where nobody has changed it, px.</summary>
+    public const double Root = 16;
+
+    /// <summary>The CSS of a size that is <paramref name="fromSize"/> px at <paramref name="fromWidth"/> and <paramref name="toSize"/> px at <paramref name="toWidth"/>: rem and vw, four decimals.</summary>
+    /// <exception cref="ArgumentException">Equal widths, or a width or size that is not above 0.</exception>
+    public static string Css(double fromWidth, double fromSize, double toWidth, double toSize)
+    {
+        if (!(fromWidth > 0 && toWidth > 0 && fromSize > 0 && toSize > 0)) throw new ArgumentException("Widths and sizes must be above 0.");
+        if (fromWidth == toWidth) throw new ArgumentException("The two widths must differ.");
+        if (fromSize == toSize) return $"{Number(fromSize / Root)}rem";
+        var slope = (toSize - fromSize) / (toWidth - fromWidth);
+        var intercept = fromSize - slope * fromWidth;
+        var (smaller, larger) = fromSize < toSize ? (fromSize, toSize) : (toSize, fromSize);
+        var sign = slope < 0 ? "-" : "+";
+        return $"clamp({Number(smaller / Root)}rem, {Number(intercept / Root)}rem {sign} {Number(Math.Abs(slope) * 100)}vw, {Number(larger / Root)}rem)";
+    }
+
+    /// <summary>The size in px at a viewport width.</summary>
+    public static double At(double width, double fromWidth, double fromSize, double toWidth, double toSize)
+    {
+        var way = Math.Clamp((width - fromWidth) / (toWidth - fromWidth), 0, 1);
+        return fromSize + (toSize - fromSize) * way;
+    }
+
+    private static string Number(double value) => Math.Round(value, 4, MidpointRounding.AwayFromZero).ToString("0.####", CultureInfo.InvariantCulture);
+}

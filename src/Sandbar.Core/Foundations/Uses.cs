@@ -1,0 +1,89 @@
+using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Values;
+
+namespace Sandbar.Core.Foundations;
+
+/// <summary>Where things of the foundations are used, each use in words; found for a whole site at once.</summary>
+public sealed class Uses
+{
+    private static readonly ConditionalWeakTable<Site, Uses> Known = [];
+
+    private readonly Dictionary<(string Kind, string Id), List<string>> places = [];
+
+    private Uses(Site site)
+    {
+        foreach (var kind in Kinds.AllListed)
+        {
+            foreach (var thing in kind.Things(site))
+            {
+                foreach (var (_, field, value) in kind.Values(site, thing)) Add(value, kind.UseName(site, thing, field));
+            }
+        }
+        foreach (var look in site.Looks)
+        {
+            foreach (var (key, value) in look.Cells) Add(value, PartCatalogue.CellName(look, CellKey.Parse(key)));
+        }
+        foreach (var block in Blocks.WithOwnValues(site))
+        {
+            foreach (var value in block.Own.Values) Add(value, block.Name);
+        }
+        foreach (var page in site.Pages) Add(SchemeKind.Kind, page.Scheme, $"page {page.Name}");
+        foreach (var block in Blocks.All(site))
+        {
+            if (block.Scheme is { } scheme) Add(SchemeKind.Kind, scheme, block.Name);
+        }
+        foreach (var reference in OverrideTokens.References(site)) Add(reference.To, reference.Id, "Overrides");
+    }
+
+    /// <summary>The uses of a thing, in the order of the site.</summary>
+    public static IReadOnlyList<string> Of(Site site, string kind, string id) =>
+        Known.GetValue(site, s => new(s)).places.TryGetValue((kind, id), out var uses) ? uses : [];
+
+    /// <summary>The site with every reference to a thing leading to another of its kind, in overrides too.</summary>
+    public static Site Replaced(Site site, ListedKind kind, string id, string by)
+    {
+        Value Turn(Value value) => value is ReferenceValue reference && reference.To == kind.Code && reference.Id == id ? reference with { Id = by } : value;
+        foreach (var other in Kinds.AllListed)
+        {
+            foreach (var thing in other.Things(site).Where(t => other != kind || t.Id != id))
+            {
+                var changed = other.Map(site, thing, Turn);
+                if (!ReferenceEquals(changed, thing)) site = other.Put(site, changed);
+            }
+        }
+        site = site with { Looks = site.Looks.Each(look => Turned(look.Cells, Turn) is { } cells ? look with { Cells = cells } : look) };
+        var isScheme = kind.Code == SchemeKind.Kind;
+        site = Blocks.Map(site, In);
+        if (isScheme) site = site with { Pages = site.Pages.Each(page => page.Scheme == id ? page with { Scheme = by } : page) };
+        return OverrideTokens.Renamed(site, kind, id, by);
+
+        Block In(Block block)
+        {
+            if (Turned(block.Own, Turn) is { } own) block = block with { Own = own };
+            if (isScheme && block.Scheme == id) block = block with { Scheme = by };
+            var inner = block.Blocks.Each(In);
+            return inner == block.Blocks ? block : block with { Blocks = inner };
+        }
+    }
+
+    private static ImmutableSortedDictionary<string, Value>? Turned(ImmutableSortedDictionary<string, Value> values, Func<Value, Value> turn)
+    {
+        var changed = values.Select(v => KeyValuePair.Create(v.Key, v.Value.Map(turn))).Where(v => !ReferenceEquals(v.Value, values[v.Key])).ToList();
+        return changed.Count == 0 ? null : values.SetItems(changed);
+    }
+
+    private void Add(Value value, string where)
+    {
+        foreach (var reference in value.References()) Add(reference.To, reference.Id, where);
+    }
+
+    private void Add(string kind, string id, string where)
+    {
+        if (!places.TryGetValue((kind, id), out var uses)) places[(kind, id)] = uses = [];
+        if (uses.Count == 0 || uses[^1] != where) uses.Add(where);
+    }
+}

@@ -1,0 +1,85 @@
+using System.Globalization;
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Rendering;
+
+/// <summary>Writes a block of a page: its element, its text, what it leads to and its pictures. Menus, lists, tables and fields stand in files of their own.</summary>
+internal sealed class BlockHtml(PageWriter page, Block block, Part part) : BlockWriter
+{
+    public PageWriter Page => page;
+
+    public Block Block => block;
+
+    public override bool Has(string slot) => Plain(slot).Length > 0;
+
+    public override string Plain(string slot) => block.Content.GetValueOrDefault(slot, "");
+
+    public override bool Is(string slot, string word) => Chosen(slot) == word;
+
+    public override void Element(string tag, IEnumerable<(string Name, string Value)> attributes, Action inner)
+    {
+        var own = new List<(string, string)>();
+        var classes = Classes();
+        if (classes.Length > 0) own.Add(("class", classes));
+        if (block.Scheme is { } scheme) own.Add(("data-scheme", page.Site.Palette.Schemes.Get(scheme).CssName));
+        own.AddRange(page.Marks(block));
+        page.Html.Element(tag, own.Concat(attributes), inner, IsPhrase(tag));
+    }
+
+    public override void Piece(string tag, string? cssClass, IEnumerable<(string Name, string Value)> attributes, Action inner) =>
+        page.Html.Element(tag, (cssClass is null ? [] : new[] { ("class", cssClass) }).Concat(attributes), inner, IsPhrase(tag));
+
+    public override void Text(string slot) => Inline(Plain(slot));
+
+    /// <summary>A text with its inline marks.</summary>
+    public void Inline(string text) => InlineText.Write(page.Html, text, page.Address);
+
+    public override IEnumerable<(string Name, string Value)> Link(string slot)
+    {
+        if (!Has(slot)) yield break;
+        var to = block.Content[slot];
+        yield return ("href", page.Address(to));
+        if (to == page.Page.Id && part.States.Contains(State.Current)) yield return ("aria-current", "page");
+    }
+
+    public override void Picture(string slot, string altSlot, string? cssClass)
+    {
+        if (!Has(slot) || page.Site.Shelf.Find(block.Content[slot]) is not { } item) return;
+        var attributes = new List<(string, string)> { ("src", page.Asset(item)), ("alt", Plain(altSlot)) };
+        if (cssClass is not null) attributes.Insert(0, ("class", cssClass));
+        if (item.Width > 0)
+        {
+            attributes.Add(("width", item.Width.ToString(CultureInfo.InvariantCulture)));
+            attributes.Add(("height", item.Height.ToString(CultureInfo.InvariantCulture)));
+        }
+        page.Html.Void("img", attributes);
+    }
+
+    public override void MenuList(string slot, string labelSlot) => MenuHtml.Write(this, slot, labelSlot);
+
+    public override void List(string slot) => ListHtml.Write(this, slot);
+
+    public override void Table(string slot, string captionSlot) => TableHtml.Write(this, slot, captionSlot);
+
+    public override void Field(string label, string kind, string hint, string choices, string off) => FieldHtml.Write(this, label, kind, hint, choices, off);
+
+    public override void Blocks()
+    {
+        foreach (var inner in block.Blocks) page.Write(inner);
+    }
+
+    /// <summary>The word a choice stands on.</summary>
+    public string Chosen(string slot) => Has(slot) ? Plain(slot) : part.Slots.First(s => s.Id == slot).Words[0].Code;
+
+    private string Classes()
+    {
+        // An element that is reached without a class keeps none.
+        if (!part.Hook.StartsWith('.')) return block.Own.Count > 0 ? $"own-{block.Id}" : "";
+        var classes = part.Hook[1..];
+        if (LookSelectors.ClassOf(page.Site, part, block.Look) is { } look) classes += " " + look;
+        return block.Own.Count > 0 ? $"{classes} own-{block.Id}" : classes;
+    }
+
+    private static bool IsPhrase(string tag) => tag is "a" or "button" or "p" or "h1" or "h2" or "h3" or "h4" or "h5" or "h6" or "figcaption";
+}

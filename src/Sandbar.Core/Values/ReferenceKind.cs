@@ -1,0 +1,66 @@
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Values;
+
+/// <summary>A custom property of the released stylesheet.</summary>
+/// <param name="Id">Id of the thing it stands for.</param>
+/// <param name="Detail">Which step of it; empty where there is one alone.</param>
+public sealed record Token(string Name, string Css, string Id, string Detail = "");
+
+/// <summary>Something a value can refer to: described once, and found by <see cref="Kinds"/>.</summary>
+public abstract class ReferenceKind
+{
+    /// <summary>What is stored of it in references and edits.</summary>
+    public abstract string Code { get; }
+
+    /// <summary>What a designer calls one: colour, text style.</summary>
+    public abstract string Name { get; }
+
+    /// <summary>What a reference to it is in CSS.</summary>
+    public abstract CssType Type { get; }
+
+    /// <summary>The foundation it belongs to, in the order of the course; kinds of one follow each other by code.</summary>
+    public abstract FoundationStep Step { get; }
+
+    /// <summary>Whether it has tints and shades.</summary>
+    public virtual bool HasSteps => false;
+
+    /// <summary>Whether its custom properties depend on roles, so that they are declared on every carrier of a scheme: on <c>:root</c> alone they would be resolved once.</summary>
+    public virtual bool FollowsScheme => false;
+
+    /// <summary>Whether the reference leads to something that is there.</summary>
+    public abstract bool Leads(Site site, ReferenceValue reference);
+
+    /// <summary>The reference as a designer reads it. It must lead somewhere.</summary>
+    public abstract string NameOf(Site site, ReferenceValue reference);
+
+    /// <summary>What a designer typed as a reference; null where it names none of these.</summary>
+    /// <exception cref="FormatException">It names one, and a step or position there is not.</exception>
+    public abstract ReferenceValue? Read(Site site, string text);
+
+    /// <summary>All that can be named, most fitting first.</summary>
+    public abstract IEnumerable<string> Names(Site site);
+
+    /// <summary>What a reference comes to, as a hint beside its name; empty where the name says it all.</summary>
+    public virtual string Note(Site site, ReferenceValue reference) => "";
+
+    /// <summary>The custom property that stands for it.</summary>
+    public abstract string Token(Site site, ReferenceValue reference);
+
+    /// <summary>What of the site their custom properties are made from, besides what they refer to: as long as it is the same object, so are they.</summary>
+    public abstract object Source(Site site);
+
+    /// <summary>The custom properties that all of them come to. Schemes declare those of roles.</summary>
+    public virtual IEnumerable<Token> Tokens(SiteReads reads) => [];
+}
+
+/// <summary>The foundations in the order of the course.</summary>
+public enum FoundationStep
+{
+    Palette,
+    Type,
+    Space,
+    Edges,
+    Fills,
+    Motion,
+}

@@ -1,0 +1,138 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Values;
+
+/// <summary>Reads arithmetic over numbers and what can be named: <c>space 3 * 2</c>, <c>rest + 2px</c>, <c>12px 22px</c>.</summary>
+internal sealed partial class ValueReader(Typed typed)
+{
+    private const int Deepest = 12;
+
+    private readonly string text = typed.Text;
+    private int at;
+    private int depth;
+
+    /// <summary>One value and nothing after it; a name that is more than a word is one too.</summary>
+    public Value Whole()
+    {
+        if (Named(text) is { } named) return named;
+        var value = Sum();
+        if (!IsAtEnd()) throw new FormatException($"“{text[at..].Trim()}” was not expected here.");
+        return value;
+    }
+
+    /// <summary>One value after the other.</summary>
+    public IReadOnlyList<Value> Several()
+    {
+        var values = new List<Value>();
+        while (!IsAtEnd())
+        {
+            if (Mark() is '·' or ',') Take();
+            values.Add(Sum());
+        }
+        return values;
+    }
+
+    [GeneratedRegex(@"\G\s*(?:(?<number>[-−+]?(?:\d+\.?\d*|\.\d+))(?<unit>%|[a-z]+)?|(?<word>[\p{L}_][\p{L}\p{Nd}_'’\-]*)|(?<mark>[-−+*×/()·,]))", RegexOptions.IgnoreCase)]
+    private static partial Regex Piece();
+
+    [GeneratedRegex(@"\G\s*(?<position>[-−+]?\d+)(?![\p{L}%.\d])")]
+    private static partial Regex Position();
+
+    private Value Sum()
+    {
+        var left = Product();
+        while (Mark() is '+' or '-' or '−' && SpacedMark())
+        {
+            var op = Take() is "+" ? "+" : "-";
+            var right = Product();
+            left = new OperationValue(op, InPixels(left, right), InPixels(right, left));
+        }
+        return left;
+    }
+
+    private Value Product()
+    {
+        var left = Primary();
+        while (Mark() is '*' or '×' or '/')
+        {
+            var op = Take() is "/" ? "/" : "*";
+            left = new OperationValue(op, left, Primary());
+        }
+        return left;
+    }
+
+    private Value Primary()
+    {
+        var match = Piece().Match(text, at);
+        if (!match.Success) throw Unreadable();
+        var start = at;
+        at = match.Index + match.Length;
+        if (match.Groups["number"].Success) return Number(match);
+        if (match.Groups["mark"].Value == "(")
+        {
+            if (++depth > Deepest) throw new FormatException($"Arithmetic is nested at most {Deepest} deep.");
+            var inner = Sum();
+            depth--;
+            if (Mark() != ')') throw new FormatException("A closing ) is missing.");
+            Take();
+            return inner;
+        }
+        var word = match.Groups["word"].Value;
+        if (word.Length > 0)
+        {
+            if (word.Equals("rest", StringComparison.OrdinalIgnoreCase)) return new RestValue(0);
+            // A position such as “space 3” before a name of one word.
+            var position = Position().Match(text, at);
+            if (position.Success && Named($"{word} {position.Groups["position"].Value}") is { } placed)
+            {
+                at = position.Index + position.Length;
+                return placed;
+            }
+            if (Named(word) is { } named) return named;
+        }
+        at = start;
+        throw Unreadable();
+    }
+
+    private ReferenceValue? Named(string name) => Kinds.All.Where(k => k.Type == CssType.Length).Select(k => k.Read(typed.Site, name.Trim())).FirstOrDefault(r => r is not null);
+
+    private static NumberValue Number(Match match)
+    {
+        var unit = match.Groups["unit"].Value.ToLowerInvariant();
+        if (!decimal.TryParse(match.Groups["number"].Value.Replace('−', '-'), NumberStyles.Float, CultureInfo.InvariantCulture, out var number))
+            throw new FormatException($"{match.Groups["number"].Value} is too large.");
+        if (CssType.OfUnit(unit) is null) throw new FormatException($"“{unit}” is not a unit here: use {Sentence.OneOf(CssType.LengthUnits)}.");
+        return new(number, unit);
+    }
+
+    /// <summary>A plain number beside a length means px; a plain 0 is nothing of anything.</summary>
+    private Value InPixels(Value value, Value beside) =>
+        value is NumberValue { Unit: "", Number: not 0 } number && ValueForms.TypeOf(typed.Site, beside, typed.Rest) is { } type && (type == CssType.Length || type == CssType.Sides)
+            ? number with { Unit = "px" }
+            : value;
+
+    private bool IsAtEnd() => string.IsNullOrWhiteSpace(text[at..]);
+
+    private char? Mark()
+    {
+        var rest = text.AsSpan(at).TrimStart();
+        return rest.Length > 0 ? rest[0] : null;
+    }
+
+    /// <summary>Whether a sign stands apart, as in CSS: "4px -2px" are two values, "4px - 2px" is one.</summary>
+    private bool SpacedMark()
+    {
+        var rest = text.AsSpan(at).TrimStart();
+        return rest.Length == 1 || char.IsWhiteSpace(rest[1]);
+    }
+
+    private string Take()
+    {
+        while (char.IsWhiteSpace(text[at])) at++;
+        return text[at++].ToString();
+    }
+
+    private FormatException Unreadable() => typed.Unreadable(text[at..]);
+}

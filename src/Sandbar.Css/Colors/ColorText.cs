@@ -1,0 +1,222 @@
+using System.Globalization;
+using Sandbar.Css.Syntax;
+
+namespace Sandbar.Css.Colors;
+
+/// <summary>Colours as CSS text: reading and writing. Source: CSS Color Module Level 4, §4 to §10 and §15.</summary>
+public static class ColorText
+{
+    private const int LongestInput = 500;
+
+    /// <summary>Reads any CSS colour that stands for itself (not <c>currentcolor</c> or system colours).</summary>
+    /// <exception cref="FormatException">The text is no such colour; the message says so in a sentence.</exception>
+    public static Color Parse(string text) =>
+        TryParse(text, out var color) ? color : throw new FormatException(Unreadable(text));
+
+    /// <summary>The sentence for a text that is no colour.</summary>
+    public static string Unreadable(string text) =>
+        $"“{(text.Length > 40 ? text[..39] + "…" : text)}” is not a colour. Try #8a2846, a name such as teal, or rgb(), hsl(), oklch().";
+
+    public static bool TryParse(string text, out Color color)
+    {
+        color = default;
+        if (text.Length > LongestInput) return false;
+        var trimmed = text.AsSpan().Trim();
+        if (trimmed.Length > 0 && trimmed[0] == '#') return TryHex(trimmed[1..], out color);
+        return Parser.ParseValues(text) is [var value] && TryRead(value, out color);
+    }
+
+    /// <summary>Reads a colour from a parsed component value.</summary>
+    public static bool TryRead(ComponentValue value, out Color color)
+    {
+        color = default;
+        return value switch
+        {
+            TokenValue { Token: { Kind: TokenKind.Hash } hash } => TryHex(hash.Text, out color),
+            TokenValue { Token: { Kind: TokenKind.Ident } name } => TryName(name.Text, out color),
+            FunctionValue function => TryFunction(function, out color),
+            _ => false,
+        };
+    }
+
+    /// <summary><c>#rrggbb</c>, with two digits more when not opaque. The colour is gamut-mapped first.</summary>
+    public static string Hex(Color color)
+    {
+        var rgb = Gamut.ToSrgb(color);
+        Span<char> text = stackalloc char[9];
+        text[0] = '#';
+        Byte(rgb.C1).TryFormat(text[1..], out _, "x2", CultureInfo.InvariantCulture);
+        Byte(rgb.C2).TryFormat(text[3..], out _, "x2", CultureInfo.InvariantCulture);
+        Byte(rgb.C3).TryFormat(text[5..], out _, "x2", CultureInfo.InvariantCulture);
+        if (Byte(rgb.Alpha) == 255) return new string(text[..7]);
+        Byte(rgb.Alpha).TryFormat(text[7..], out _, "x2", CultureInfo.InvariantCulture);
+        return new string(text);
+        static byte Byte(double channel) => (byte)Math.Round(Math.Clamp(channel, 0, 1) * 255, MidpointRounding.AwayFromZero);
+    }
+
+    /// <summary>CSS text of the colour in its own space, components rounded to six significant digits.</summary>
+    public static string Css(Color color)
+    {
+        string a = Number(color.C1), b = Number(color.C2), c = Number(color.C3);
+        var alpha = color.Alpha == 1 ? "" : $" / {Number(color.Alpha)}";
+        return color.Space switch
+        {
+            ColorSpace.Hsl or ColorSpace.Hwb => $"{color.Space.CssName()}({a} {b}% {c}%{alpha})",
+            ColorSpace.Lab or ColorSpace.Lch or ColorSpace.Oklab or ColorSpace.Oklch => $"{color.Space.CssName()}({a} {b} {c}{alpha})",
+            _ => $"color({color.Space.CssName()} {a} {b} {c}{alpha})",
+        };
+    }
+
+    private static string Number(double value)
+    {
+        if (double.IsNaN(value)) return "none";
+        if (value == 0 || Math.Abs(value) < 1e-9) return "0";
+        var digits = Math.Clamp(5 - (int)Math.Floor(Math.Log10(Math.Abs(value))), 0, 12);
+        return Math.Round(value, digits).ToString("0.############", CultureInfo.InvariantCulture);
+    }
+
+    private static bool TryHex(ReadOnlySpan<char> digits, out Color color)
+    {
+        color = default;
+        Span<int> nibbles = stackalloc int[8];
+        if (digits.Length is not (3 or 4 or 6 or 8)) return false;
+        for (var i = 0; i < digits.Length; i++)
+        {
+            if (!char.IsAsciiHexDigit(digits[i])) return false;
+            nibbles[i] = digits[i] <= '9' ? digits[i] - '0' : (digits[i] | 0x20) - 'a' + 10;
+        }
+        var isShort = digits.Length <= 4;
+        var alpha = digits.Length is 4 ? nibbles[3] * 17 : digits.Length is 8 ? nibbles[6] * 16 + nibbles[7] : 255;
+        color = isShort
+            ? Color.FromBytes((byte)(nibbles[0] * 17), (byte)(nibbles[1] * 17), (byte)(nibbles[2] * 17), alpha / 255d)
+            : Color.FromBytes((byte)(nibbles[0] * 16 + nibbles[1]), (byte)(nibbles[2] * 16 + nibbles[3]), (byte)(nibbles[4] * 16 + nibbles[5]), alpha / 255d);
+        return true;
+    }
+
+    private static bool TryName(string name, out Color color)
+    {
+        if (name.Equals("transparent", StringComparison.OrdinalIgnoreCase))
+        {
+            color = new(ColorSpace.Srgb, 0, 0, 0, 0);
+            return true;
+        }
+        var known = NamedColors.Values.TryGetValue(name, out var rgb);
+        color = known ? Color.FromBytes((byte)(rgb >> 16), (byte)(rgb >> 8), (byte)rgb) : default;
+        return known;
+    }
+
+    private static bool TryFunction(FunctionValue function, out Color color)
+    {
+        color = default;
+        var name = function.Name.ToLowerInvariant();
+        var space = ColorSpace.Srgb;
+        var values = function.Values.Where(v => v is not TokenValue { Token.Kind: TokenKind.Whitespace }).ToList();
+        if (name == "color")
+        {
+            if (values is not [TokenValue { Token: { Kind: TokenKind.Ident } ident }, ..] || !ColorSpaceNames.TryParse(ident.Text, out space)) return false;
+            if (space is ColorSpace.Hsl or ColorSpace.Hwb or ColorSpace.Lab or ColorSpace.Lch or ColorSpace.Oklab or ColorSpace.Oklch) return false;
+            values.RemoveAt(0);
+        }
+        else if (name is "rgb" or "rgba")
+        {
+            space = ColorSpace.Srgb;
+        }
+        else if (name is "hsl" or "hsla")
+        {
+            space = ColorSpace.Hsl;
+        }
+        else if (name is not ("hwb" or "lab" or "lch" or "oklab" or "oklch") || !ColorSpaceNames.TryParse(name, out space))
+        {
+            return false;
+        }
+
+        var legacy = values.Any(v => v is TokenValue { Token.Kind: TokenKind.Comma });
+        if (legacy && space is not (ColorSpace.Srgb or ColorSpace.Hsl) || legacy && name == "color") return false;
+        if (Components(values, legacy) is not var (parts, alphaPart)) return false;
+        if (legacy && !LegacyUnits(parts, space)) return false;
+
+        Span<double> c = stackalloc double[3];
+        for (var i = 0; i < 3; i++)
+        {
+            if (Component(parts[i], Reference(space, i, name == "color"), IsHue(space, i), legacy) is not { } number) return false;
+            c[i] = number;
+        }
+        var alpha = alphaPart is null ? 1 : Component(alphaPart.Value, 1, isHue: false, legacy);
+        if (alpha is null) return false;
+        color = Clamped(space, c, double.IsNaN(alpha.Value) ? 0 : Math.Clamp(alpha.Value, 0, 1), name == "color");
+        return true;
+    }
+
+    /// <summary>Three components and perhaps alpha, from either the comma or the slash form; null where it is neither.</summary>
+    private static (Token[] Parts, Token? Alpha)? Components(List<ComponentValue> values, bool legacy)
+    {
+        if (values.Any(v => v is not TokenValue)) return null;
+        var tokens = values.Select(v => ((TokenValue)v).Token).ToList();
+        if (legacy)
+        {
+            if (tokens.Count is not (5 or 7) || tokens.Where((_, i) => i % 2 == 1).Any(t => t.Kind != TokenKind.Comma)) return null;
+            return ([tokens[0], tokens[2], tokens[4]], tokens.Count == 7 ? tokens[6] : null);
+        }
+        if (tokens.Count == 3) return ([.. tokens], null);
+        return tokens.Count == 5 && tokens[3].IsDelim('/') ? ([.. tokens.Take(3)], tokens[4]) : null;
+    }
+
+    /// <summary>The comma form takes numbers only or percentages only for rgb(), and percentages for hsl().</summary>
+    private static bool LegacyUnits(Token[] parts, ColorSpace space) => space == ColorSpace.Srgb
+        ? parts.All(p => p.Kind == TokenKind.Number) || parts.All(p => p.Kind == TokenKind.Percentage)
+        : parts[1].Kind == TokenKind.Percentage && parts[2].Kind == TokenKind.Percentage;
+
+    private static bool IsHue(ColorSpace space, int index) =>
+        (space is ColorSpace.Hsl or ColorSpace.Hwb && index == 0) || (space is ColorSpace.Lch or ColorSpace.Oklch && index == 2);
+
+    /// <summary>What 100 % stands for.</summary>
+    private static double Reference(ColorSpace space, int index, bool isColorFunction) => space switch
+    {
+        ColorSpace.Srgb when !isColorFunction => 255,
+        ColorSpace.Hsl or ColorSpace.Hwb => 100,
+        ColorSpace.Lab => index == 0 ? 100 : 125,
+        ColorSpace.Lch => index == 0 ? 100 : 150,
+        ColorSpace.Oklab or ColorSpace.Oklch => index == 0 ? 1 : 0.4,
+        _ => 1,
+    };
+
+    /// <summary>A number, percentage, angle or <c>none</c> (as NaN); null where it is none of them.</summary>
+    private static double? Component(Token token, double reference, bool isHue, bool legacy) => token.Kind switch
+    {
+        TokenKind.Number => Finite(token.Number),
+        TokenKind.Percentage when !isHue => Finite(token.Number / 100 * reference),
+        TokenKind.Dimension when isHue => Finite(Degrees(token)),
+        TokenKind.Ident when !legacy && token.IsIdent("none") => double.NaN,
+        _ => null,
+    };
+
+    private static double? Finite(double? value) => value is { } number && double.IsFinite(number) ? number : null;
+
+    private static double? Degrees(Token token) => token.Unit.ToLowerInvariant() switch
+    {
+        "deg" => token.Number,
+        "grad" => token.Number * 0.9,
+        "rad" => token.Number * (180 / Math.PI),
+        "turn" => token.Number * 360,
+        _ => null,
+    };
+
+    /// <summary>The clamping that CSS does while parsing.</summary>
+    private static Color Clamped(ColorSpace space, Span<double> c, double alpha, bool isColorFunction) => space switch
+    {
+        ColorSpace.Srgb when !isColorFunction => new(space, Between(c[0], 0, 255) / 255, Between(c[1], 0, 255) / 255, Between(c[2], 0, 255) / 255, alpha),
+        ColorSpace.Hsl => new(space, Turn(c[0]), AtLeast0(c[1]), c[2], alpha),
+        ColorSpace.Hwb => new(space, Turn(c[0]), c[1], c[2], alpha),
+        ColorSpace.Lab => new(space, Between(c[0], 0, 100), c[1], c[2], alpha),
+        ColorSpace.Lch => new(space, Between(c[0], 0, 100), AtLeast0(c[1]), Turn(c[2]), alpha),
+        ColorSpace.Oklab => new(space, Between(c[0], 0, 1), c[1], c[2], alpha),
+        ColorSpace.Oklch => new(space, Between(c[0], 0, 1), AtLeast0(c[1]), Turn(c[2]), alpha),
+        _ => new(space, c[0], c[1], c[2], alpha),
+    };
+
+    private static double Between(double value, double min, double max) => double.IsNaN(value) ? value : Math.Clamp(value, min, max);
+
+    private static double AtLeast0(double value) => double.IsNaN(value) ? value : Math.Max(value, 0);
+
+    private static double Turn(double degrees) => double.IsNaN(degrees) ? degrees : (degrees % 360 + 360) % 360;
+}

@@ -1,0 +1,314 @@
+using System.Collections.Immutable;
+using System.Diagnostics.CodeAnalysis;
+using Sandbar.Css.Syntax;
+
+namespace Sandbar.Css.Selectors;
+
+/// <summary>Component values to selectors. Source: Selectors Level 4, §18.1, and CSS Nesting 1 for <c>&amp;</c>.</summary>
+public static class SelectorParser
+{
+    /// <summary>Pseudo-elements that may be written with one colon, as in CSS 2.</summary>
+    private static readonly HashSet<string> OldPseudoElements = new(["before", "after", "first-line", "first-letter"], StringComparer.Ordinal);
+
+    private static readonly HashSet<string> Forgiving = new(["is", "where"], StringComparer.Ordinal);
+
+    private static readonly HashSet<string> TakingSelectors = new(["is", "where", "not", "has", "matches", "-webkit-any", "host", "host-context"], StringComparer.Ordinal);
+
+    private static readonly HashSet<string> Nth = new(["nth-child", "nth-last-child"], StringComparer.Ordinal);
+
+    /// <summary>Functional pseudo-classes whose arguments are no selectors.</summary>
+    private static readonly HashSet<string> OtherFunctions = new(["nth-of-type", "nth-last-of-type", "lang", "dir", "state", "active-view-transition-type", "heading"], StringComparer.Ordinal);
+
+    /// <summary>Selectors Level 4, HTML and CSS View Transitions, as Chromium has them.</summary>
+    private static readonly HashSet<string> PseudoClasses = new(
+        (":active :active-view-transition :any-link :autofill :checked :closed :default :defined :disabled :empty :enabled :first-child :first-of-type :focus :focus-visible :focus-within :fullscreen "
+            + ":future :has-slotted :heading :host :hover :in-range :indeterminate :interest-source :interest-target :invalid :last-child :last-of-type :link :modal :muted :only-child :only-of-type :open :optional :out-of-range :past "
+            + ":paused :picture-in-picture :placeholder-shown :playing :popover-open :read-only :read-write :required :root :scope :seeking :stalled :target :target-current :target-after :target-before :user-invalid "
+            + ":user-valid :valid :visited :buffering :volume-locked :xr-overlay :blank :local-link :target-within :current :first :left :right")
+            .Split(' ').Select(name => name[1..]), StringComparer.Ordinal);
+
+    private static readonly HashSet<string> PseudoElements = new(
+        ("after backdrop before checkmark column cue details-content file-selector-button first-letter first-line grammar-error highlight marker part picker picker-icon placeholder scroll-button scroll-marker "
+            + "scroll-marker-group search-text selection slotted spelling-error target-text view-transition view-transition-group view-transition-image-pair view-transition-new view-transition-old").Split(' '), StringComparer.Ordinal);
+
+    /// <summary>Pieces of an element that have states of their own, and those that have pieces of their own, as Chromium has them.</summary>
+    private static readonly HashSet<string> WithStates = new(["file-selector-button", "part", "details-content", "cue", "scroll-marker", "scroll-button", "picker"], StringComparer.Ordinal);
+
+    private static readonly HashSet<string> WithPieces = new(["before", "after", "part", "slotted", "details-content", "picker"], StringComparer.Ordinal);
+
+    private static readonly HashSet<string> States = new(["hover", "focus", "focus-visible", "focus-within", "active", "disabled", "enabled", "checked"], StringComparer.Ordinal);
+
+    /// <summary>Reads the list of selectors of a rule.</summary>
+    /// <param name="isNested">Whether the rule stands in another, so that selectors may begin with a combinator.</param>
+    /// <param name="error">What is wrong, and where; null where the list can be read.</param>
+    public static bool TryParse(ImmutableArray<ComponentValue> prelude, bool isNested, out ImmutableArray<ComplexSelector> selectors, [NotNullWhen(false)] out SyntaxError? error)
+    {
+        try
+        {
+            selectors = List(prelude, isRelative: isNested);
+            error = null;
+            return true;
+        }
+        catch (SelectorException unreadable)
+        {
+            selectors = [];
+            error = unreadable.Error;
+            return false;
+        }
+    }
+
+    private static ImmutableArray<ComplexSelector> List(ImmutableArray<ComponentValue> values, bool isRelative)
+    {
+        var list = ImmutableArray.CreateBuilder<ComplexSelector>();
+        foreach (var part in Split(values)) list.Add(new Reader(part.Values, part.At).Complex(isRelative));
+        return list.ToImmutable();
+    }
+
+    /// <summary>A list in which what cannot be read is passed over (Selectors Level 4, §4.1).</summary>
+    private static ImmutableArray<ComplexSelector> ForgivingList(ImmutableArray<ComponentValue> values)
+    {
+        var list = ImmutableArray.CreateBuilder<ComplexSelector>();
+        foreach (var part in Split(values))
+        {
+            try
+            {
+                list.Add(new Reader(part.Values, part.At).Complex(isRelative: false));
+            }
+            catch (SelectorException)
+            {
+                // Browsers keep the rule and let this one select nothing.
+            }
+        }
+        return list.ToImmutable();
+    }
+
+    private static IEnumerable<(ImmutableArray<ComponentValue> Values, int At)> Split(ImmutableArray<ComponentValue> values)
+    {
+        var part = ImmutableArray.CreateBuilder<ComponentValue>();
+        var at = values.Length > 0 ? values[0].Start : 0;
+        foreach (var value in values)
+        {
+            if (value is TokenValue { Token.Kind: TokenKind.Comma } comma)
+            {
+                yield return (part.ToImmutable(), at);
+                part.Clear();
+                at = comma.End;
+            }
+            else
+            {
+                part.Add(value);
+            }
+        }
+        yield return (part.ToImmutable(), at);
+    }
+
+    private sealed class SelectorException(SyntaxError error) : Exception(error.Message)
+    {
+        public SyntaxError Error { get; } = error;
+    }
+
+    private sealed class Reader(ImmutableArray<ComponentValue> values, int start)
+    {
+        private int at;
+
+        private ComponentValue? Current => at < values.Length ? values[at] : null;
+
+        private Token? CurrentToken => Current is TokenValue { Token: var token } ? token : null;
+
+        private int Position => Current?.Start ?? (values.Length > 0 ? values[^1].End : start);
+
+        public ComplexSelector Complex(bool isRelative)
+        {
+            SkipWhitespace();
+            var from = Position;
+            Combinator? leading = null;
+            if (TakeCombinator() is { } first)
+            {
+                if (!isRelative) throw Wrong("A selector cannot begin with this sign: it needs an element before it.", from, Position);
+                leading = first;
+                SkipWhitespace();
+            }
+            var compounds = ImmutableArray.CreateBuilder<CompoundSelector>();
+            var combinators = ImmutableArray.CreateBuilder<Combinator>();
+            compounds.Add(Compound());
+            while (true)
+            {
+                var sawSpace = SkipWhitespace();
+                if (Current is null) break;
+                var signAt = Position;
+                var combinator = TakeCombinator();
+                if (compounds[^1].Parts[^1] is PseudoElementSelector last) throw Wrong($"::{last.Name} ends a selector: nothing can stand inside or beside it.", signAt, signAt + 1);
+                if (combinator is null && !sawSpace) throw Wrong("This does not belong here.", Position, Current.End);
+                SkipWhitespace();
+                if (Current is null) throw Wrong("A selector cannot end with this sign: it needs an element after it.", signAt, signAt + 1);
+                combinators.Add(combinator ?? Combinator.Descendant);
+                compounds.Add(Compound());
+            }
+            return new(leading, compounds.ToImmutable(), combinators.ToImmutable(), from, compounds[^1].End);
+        }
+
+        private CompoundSelector Compound()
+        {
+            var from = Position;
+            var parts = ImmutableArray.CreateBuilder<SimpleSelector>();
+            if (TypeOrUniversal() is { } type) parts.Add(type);
+            while (Simple() is { } simple)
+            {
+                if (parts.OfType<PseudoElementSelector>().LastOrDefault() is { } piece && !MayFollow(piece, simple))
+                    throw Wrong($"After ::{piece.Name} {(Stateful(piece) ? "only states may follow" : "nothing may follow")}.", simple.Start, simple.End);
+                parts.Add(simple);
+            }
+            if (parts.Count == 0)
+            {
+                throw Current is null
+                    ? Wrong("A selector is missing here.", from, Math.Max(from, start))
+                    : Wrong("This is no selector: an element, a .class, an #id, an [attribute] or a :state is needed.", from, Current.End);
+            }
+            return new(parts.ToImmutable(), from, parts[^1].End);
+        }
+
+        private static bool MayFollow(PseudoElementSelector piece, SimpleSelector simple) => simple switch
+        {
+            PseudoElementSelector => WithPieces.Contains(piece.Name),
+            PseudoClassSelector { Name: "is" or "where" } => true,
+            PseudoClassSelector pseudo => Stateful(piece) && (States.Contains(pseudo.Name) || pseudo.Name == "not"),
+            _ => false,
+        };
+
+        private static bool Stateful(PseudoElementSelector piece) => WithStates.Contains(piece.Name) || piece.Name.StartsWith('-');
+
+        private TypeSelector? TypeOrUniversal()
+        {
+            var from = Position;
+            // Namespaces (ns|name) are read and not told apart: a page's own CSS has none.
+            if (CurrentToken is { } bar && bar.IsDelim('|') && NextIsName(at + 1)) at++;
+            if (CurrentToken is not { } token || !(token.Kind == TokenKind.Ident || token.IsDelim('*'))) return null;
+            at++;
+            if (CurrentToken is { } next && next.IsDelim('|') && NextIsName(at + 1))
+            {
+                at++;
+                token = CurrentToken.Value;
+                at++;
+            }
+            return new(token.Kind == TokenKind.Ident ? token.Text : "*", from, token.End);
+        }
+
+        private bool NextIsName(int index) => index < values.Length && values[index] is TokenValue { Token: var token } && (token.Kind == TokenKind.Ident || token.IsDelim('*'));
+
+        private SimpleSelector? Simple()
+        {
+            switch (Current)
+            {
+                case TokenValue { Token: { Kind: TokenKind.Hash } hash }:
+                    if (!hash.IsId) throw Wrong($"An id cannot begin with a digit: write #\\3{hash.Text[0]} and a space before the rest.", hash.Start, hash.End);
+                    at++;
+                    return new IdSelector(hash.Text, hash.Start, hash.End);
+                case TokenValue { Token: var dot } when dot.IsDelim('.'):
+                    at++;
+                    if (CurrentToken is not { Kind: TokenKind.Ident } name || name.Start != dot.End) throw Wrong("After the dot a class name must follow.", dot.Start, dot.End);
+                    at++;
+                    return new ClassSelector(name.Text, dot.Start, name.End);
+                case TokenValue { Token: var ampersand } when ampersand.IsDelim('&'):
+                    at++;
+                    return new NestingSelector(ampersand.Start, ampersand.End);
+                case BlockValue { Open: TokenKind.OpenSquare } block:
+                    at++;
+                    return Attribute(block);
+                case TokenValue { Token: { Kind: TokenKind.Colon } colon }:
+                    at++;
+                    return Pseudo(colon);
+                default:
+                    return null;
+            }
+        }
+
+        private SimpleSelector Pseudo(Token colon)
+        {
+            var isElement = CurrentToken is { Kind: TokenKind.Colon };
+            if (isElement) at++;
+            switch (Current)
+            {
+                case TokenValue { Token: { Kind: TokenKind.Ident } ident } when ident.Start == colon.End + (isElement ? 1 : 0):
+                    at++;
+                    var name = ident.Text.ToLowerInvariant();
+                    if (isElement || OldPseudoElements.Contains(name)) return PseudoElement(name, [], colon.Start, ident.End);
+                    if (!PseudoClasses.Contains(name) && !name.StartsWith('-')) throw Wrong($"“:{ident.Text}” is no state that browsers know: they leave the whole rule out.", colon.Start, ident.End);
+                    return new PseudoClassSelector(name, [], colon.Start, ident.End);
+                case FunctionValue function when function.Start == colon.End + (isElement ? 1 : 0):
+                    at++;
+                    return Function(function, isElement, colon.Start);
+                default:
+                    throw Wrong("After the colon a state such as hover must follow.", colon.Start, colon.End);
+            }
+        }
+
+        private static SimpleSelector Function(FunctionValue function, bool isElement, int from)
+        {
+            var name = function.Name.ToLowerInvariant();
+            if (isElement)
+            {
+                ImmutableArray<ComplexSelector> slotted = name is "slotted" or "cue" ? List(function.Values, isRelative: false) : [];
+                return PseudoElement(name, slotted, from, function.End);
+            }
+            if (TakingSelectors.Contains(name))
+                return new PseudoClassSelector(name, Forgiving.Contains(name) ? ForgivingList(function.Values) : List(function.Values, isRelative: name == "has"), from, function.End);
+            if (Nth.Contains(name)) return new PseudoClassSelector(name, Of(function), from, function.End);
+            if (OtherFunctions.Contains(name) || name.StartsWith('-')) return new PseudoClassSelector(name, [], from, function.End);
+            throw Wrong($"“:{function.Name}()” is nothing that browsers know: they leave the whole rule out.", from, function.End);
+        }
+
+        private static PseudoElementSelector PseudoElement(string name, ImmutableArray<ComplexSelector> arguments, int from, int end) =>
+            PseudoElements.Contains(name) || name.StartsWith('-')
+                ? new(name, arguments, from, end)
+                : throw Wrong($"“::{name}” is no piece of an element that browsers know: they leave the whole rule out.", from, end);
+
+        /// <summary>The selectors after <c>of</c> in <c>:nth-child(2n of .a)</c>.</summary>
+        private static ImmutableArray<ComplexSelector> Of(FunctionValue function)
+        {
+            var of = function.Values.Select((v, i) => (v, i)).FirstOrDefault(v => v.v is TokenValue { Token: var token } && token.IsIdent("of"));
+            return of.v is null ? [] : List(function.Values[(of.i + 1)..], isRelative: false);
+        }
+
+        private static AttributeSelector Attribute(BlockValue block)
+        {
+            var inner = block.Values.Where(v => v is not TokenValue { Token.Kind: TokenKind.Whitespace }).ToList();
+            var tokens = inner.OfType<TokenValue>().Select(v => v.Token).ToList();
+            if (tokens.Count != inner.Count || tokens.Count == 0) throw Broken();
+            var bar = tokens.FindIndex(t => t.IsDelim('|'));
+            if (bar >= 0 && bar < 2 && tokens.Count > bar + 1 && tokens[bar + 1].Kind == TokenKind.Ident) tokens.RemoveRange(0, bar + 1);
+            if (tokens[0].Kind != TokenKind.Ident) throw Broken();
+            var name = tokens[0].Text;
+            if (tokens.Count == 1) return new(name, block.Start, block.End);
+            var next = 1;
+            if (tokens[next].Kind == TokenKind.Delim && "~|^$*".Contains(tokens[next].Text, StringComparison.Ordinal)) next++;
+            if (next >= tokens.Count || !tokens[next].IsDelim('=')) throw Broken();
+            next++;
+            if (next >= tokens.Count || tokens[next].Kind is not (TokenKind.Ident or TokenKind.String)) throw Broken();
+            next++;
+            if (next < tokens.Count && !(tokens[next].IsIdent("i") || tokens[next].IsIdent("s"))) throw Broken();
+            return next + 1 >= tokens.Count ? new(name, block.Start, block.End) : throw Broken();
+
+            SelectorException Broken() => Wrong("An attribute is written [name] or [name=\"value\"].", block.Start, block.End);
+        }
+
+        private Combinator? TakeCombinator()
+        {
+            Combinator? combinator = CurrentToken is not { } token ? null
+                : token.IsDelim('>') ? Combinator.Child
+                : token.IsDelim('+') ? Combinator.NextSibling
+                : token.IsDelim('~') ? Combinator.SubsequentSibling
+                : null;
+            if (combinator is not null) at++;
+            return combinator;
+        }
+
+        private bool SkipWhitespace()
+        {
+            var from = at;
+            while (CurrentToken is { Kind: TokenKind.Whitespace }) at++;
+            return at > from;
+        }
+
+        private static SelectorException Wrong(string message, int from, int end) => new(new(from, Math.Max(end, from + 1), message));
+    }
+}

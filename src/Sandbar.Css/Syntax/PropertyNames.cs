@@ -1,0 +1,66 @@
+using System.Collections.Frozen;
+using System.Text.Json;
+
+namespace Sandbar.Css.Syntax;
+
+/// <summary>The names of CSS properties. Source: css-tree and Chromium, written by scripts/make-css-data.mjs.</summary>
+public static class PropertyNames
+{
+    /// <summary>Edits of a letter up to which a name is taken for a slip of another.</summary>
+    private const int Slip = 2;
+
+    private static readonly FrozenSet<string> Names;
+
+    private static readonly FrozenDictionary<string, string[]> Longhands;
+
+    static PropertyNames()
+    {
+        using var stream = typeof(PropertyNames).Assembly.GetManifestResourceStream("property-names.json") ?? throw new FileNotFoundException("property-names.json");
+        using var document = JsonDocument.Parse(stream);
+        Names = document.RootElement.GetProperty("names").EnumerateArray().Select(n => n.GetString()!).ToFrozenSet(StringComparer.OrdinalIgnoreCase);
+        Longhands = document.RootElement.GetProperty("longhands").EnumerateObject()
+            .ToFrozenDictionary(p => p.Name, p => p.Value.EnumerateArray().Select(n => n.GetString()!).ToArray(), StringComparer.OrdinalIgnoreCase);
+    }
+
+    /// <summary>Whether a name can be declared: a property, a custom one, or one of a browser's own, which only that browser can judge.</summary>
+    public static bool IsKnown(string name) => name.StartsWith('-') || Names.Contains(name);
+
+    /// <summary>Whether declaring one property sets something that the other sets too, as <c>background</c> and <c>background-color</c> do.</summary>
+    public static bool Overlap(string a, string b) =>
+        a.Equals("all", StringComparison.OrdinalIgnoreCase) || Set(a).Intersect(Set(b), StringComparer.OrdinalIgnoreCase).Any();
+
+    /// <summary>The property a name is most likely a slip of; null where none is near.</summary>
+    public static string? Nearest(string name)
+    {
+        var lower = name.ToLowerInvariant();
+        var (nearest, distance) = Names.Where(n => Math.Abs(n.Length - lower.Length) <= Slip).Select(n => (Name: n, Distance: Distance(lower, n)))
+            .OrderBy(n => n.Distance).ThenBy(n => n.Name, StringComparer.Ordinal).FirstOrDefault((Name: "", Distance: int.MaxValue));
+        return distance <= Slip ? nearest : null;
+    }
+
+    private static IEnumerable<string> Set(string name) => (Longhands.TryGetValue(name, out var longhands) ? longhands : [name]).Select(Physical);
+
+    /// <summary>The side a flow-relative name means on a page that runs from left to right and from top to bottom (CSS Logical Properties 1).</summary>
+    private static string Physical(string name) => name
+        .Replace("-inline-start", "-left", StringComparison.OrdinalIgnoreCase).Replace("-inline-end", "-right", StringComparison.OrdinalIgnoreCase)
+        .Replace("-block-start", "-top", StringComparison.OrdinalIgnoreCase).Replace("-block-end", "-bottom", StringComparison.OrdinalIgnoreCase)
+        .Replace("inline-size", "width", StringComparison.OrdinalIgnoreCase).Replace("block-size", "height", StringComparison.OrdinalIgnoreCase);
+
+    /// <summary>How many letters must be put in, taken out, changed or swapped with their neighbour (optimal string alignment).</summary>
+    private static int Distance(string a, string b)
+    {
+        var table = new int[a.Length + 1, b.Length + 1];
+        for (var i = 0; i <= a.Length; i++) table[i, 0] = i;
+        for (var j = 0; j <= b.Length; j++) table[0, j] = j;
+        for (var i = 1; i <= a.Length; i++)
+        {
+            for (var j = 1; j <= b.Length; j++)
+            {
+                var cost = a[i - 1] == b[j - 1] ? 0 : 1;
+                table[i, j] = Math.Min(Math.Min(table[i - 1, j] + 1, table[i, j - 1] + 1), table[i - 1, j - 1] + cost);
+                if (i > 1 && j > 1 && a[i - 1] == b[j - 2] && a[i - 2] == b[j - 1]) table[i, j] = Math.Min(table[i, j], table[i - 2, j - 2] + 1);
+            }
+        }
+        return table[a.Length, b.Length];
+    }
+}

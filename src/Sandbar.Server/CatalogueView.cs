@@ -1,0 +1,60 @@
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Design;
+using Sandbar.Core.Rendering;
+using Sandbar.Core.Values;
+
+namespace Sandbar.Server;
+
+/// <summary>What is the same for every site: parts with their settings, and the kinds of things foundations are made of.</summary>
+public sealed record CatalogueView(IReadOnlyList<PartView> Parts, IReadOnlyList<KindView> Kinds)
+{
+    public static readonly CatalogueView Whole = new([.. PartCatalogue.All.Select(PartView.Of)], [.. Core.Values.Kinds.AllListed.Select(KindView.Of)]);
+}
+
+/// <param name="Hook">The selector of the elements whose states its looks take.</param>
+/// <param name="HasLooks">Whether it comes in more than one look.</param>
+public sealed record PartView(
+    string Id, string Name, string Hook, bool HasLooks, IReadOnlyList<State> States, IReadOnlyList<SlotView> Slots, IReadOnlyList<PropertyView> Properties)
+{
+    public static PartView Of(Part part) => new(
+        part.Id, part.Name, LookSelectors.StateHook(part), part.Looks.Length > 1, part.States, [.. part.Slots.Select(SlotView.Of)], [.. part.Properties.Select(PropertyView.Of)]);
+}
+
+/// <summary>Something that takes a value.</summary>
+/// <param name="Kind">What an editor is chosen by.</param>
+/// <param name="Words">What it takes beside values, as it is typed.</param>
+/// <param name="Offers">Codes of the kinds whose names are offered, most fitting first.</param>
+public sealed record SettingView(string Id, string Name, string Kind, IReadOnlyList<string> Words, IReadOnlyList<string> Offers)
+{
+    public static SettingView Of(Setting setting) => new(
+        setting.Id, setting.Name, setting.Kind.Code, [.. setting.Words.Select(w => w.Label).Concat(setting.Kind.Suggested)], [.. setting.Kind.Offered.Select(k => k.Code)]);
+}
+
+/// <summary>A row of the ledger.</summary>
+public sealed record PropertyView(string Group, bool SameInAllStates, SettingView Setting)
+{
+    public static PropertyView Of(PartProperty property) => new(property.Group, property.SameInAllStates, SettingView.Of(property));
+}
+
+/// <param name="Words">What a choice can be.</param>
+public sealed record SlotView(string Id, string Name, SlotKind Kind, bool Required, IReadOnlyList<WordView> Words)
+{
+    public static SlotView Of(Slot slot) => new(slot.Id, slot.Name, slot.Kind, slot.Required, [.. slot.Words.Select(w => new WordView(w.Code, w.Label))]);
+}
+
+/// <param name="Code">What is stored.</param>
+/// <param name="Label">What is read.</param>
+public sealed record WordView(string Code, string Label);
+
+/// <summary>A kind of thing.</summary>
+/// <param name="Code">What edits name it by.</param>
+/// <param name="Fields">What can be set of one. A scheme has one more for each role of its site.</param>
+/// <param name="Items">The records within one; null where there are none.</param>
+public sealed record KindView(string Code, string Name, IReadOnlyList<SettingView> Fields, ItemsView? Items)
+{
+    public static KindView Of(ListedKind kind) => new(
+        kind.Code, kind.Name, [.. kind.OwnSettings.Select(SettingView.Of)], kind.Items is { } items ? new(items.Name, items.Fewest, items.Most, [.. items.Fields.Select(f => SettingView.Of(f.Setting))]) : null);
+}
+
+/// <param name="Name">What one is called.</param>
+public sealed record ItemsView(string Name, int Fewest, int Most, IReadOnlyList<SettingView> Fields);

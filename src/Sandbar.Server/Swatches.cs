@@ -1,0 +1,24 @@
+using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Fills;
+using Sandbar.Core.Foundations.Palette;
+using Sandbar.Css.Colors;
+
+namespace Sandbar.Server;
+
+/// <summary>What fills look like in the first scheme of a site, as CSS of their own.</summary>
+internal static class Swatches
+{
+    /// <summary>The CSS of a fill; null for what is none.</summary>
+    public static string? Of(Site site, Value value) => value switch
+    {
+        ReferenceValue { To: RoleKind.Kind } role => ColorText.Hex(SchemeColors.Resolve(site.Palette, site.Palette.Schemes[0], role.Id, role.Step).Color),
+        ReferenceValue { To: ColorKind.Kind } color => ColorText.Hex(SchemeColors.Row(site.Palette.Colors.Get(color.Id)).At(color.Step)),
+        ReferenceValue { To: GradientKind.Kind } gradient => Of(site, site.Fills.Gradients.Get(gradient.Id)),
+        FixedColorValue given => ColorText.Hex(ColorText.Parse(given.Css)),
+        _ => null,
+    };
+
+    /// <summary>A gradient along its stops, whatever its kind: a swatch is too small for its geometry.</summary>
+    private static string Of(Site site, Gradient gradient) =>
+        $"linear-gradient({gradient.Angle.Amount():0.####}deg, {string.Join(", ", gradient.Stops.Select(s => $"{Of(site, s.Color) ?? "transparent"} {s.Position.Amount():0.####}%"))})";
+}

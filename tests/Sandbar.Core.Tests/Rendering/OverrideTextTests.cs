@@ -1,0 +1,70 @@
+using CsCheck;
+using Sandbar.Core.Rendering;
+using Sandbar.Css.Syntax;
+
+namespace Sandbar.Core.Tests.Rendering;
+
+/// <summary>What the designer wrote, as it reaches the pages: nothing it leaves open swallows what follows (CSS Syntax Module Level 3, §5).</summary>
+public class OverrideTextTests
+{
+    /// <summary>Whatever a designer wrote, the rules that are released leave nothing open that would swallow what follows.</summary>
+    [Fact]
+    public void Released_overrides_leave_nothing_open() => Gen.String[Gen.Char["ab{}()[];:'\"\\/*@#.- \n!1%,"], 0, 60].Sample(LeavesNothingOpen);
+
+    [Theory]
+    [InlineData("@a 'b")]
+    [InlineData("@a (b")]
+    [InlineData("@a b")]
+    public void A_statement_without_its_end_gets_one(string css) => LeavesNothingOpen(css);
+
+    private static void LeavesNothingOpen(string css)
+    {
+        var released = OverrideText.Readable(css, SheetUse.Release);
+        var after = Parser.ParseStyleSheet(released + "\n.last { color: red }");
+        Assert.True(after.Rules is [.., StyleRuleNode last] && after.Text(last) == ".last { color: red }", $"{css} → {released}");
+    }
+
+    [Theory]
+    [InlineData("a:hover { color: red }", "a:is(:hover, [data-force~=\"hover\"]) { color: red }")]
+    [InlineData("a:not(:HOVER) > b { color: red }", "a:not(:is(:hover, [data-force~=\"hover\"])) > b { color: red }")]
+    [InlineData("a { content: \":hover\"; &:focus-visible { margin: 0 } }", "a { content: \":hover\"; &:is(:focus-visible, [data-force~=\"focus\"]) { margin: 0 } }")]
+    [InlineData("@media (hover: hover) { a:active { margin: 0 } }", "@media (hover: hover) { a:is(:active, [data-force~=\"pressed\"]) { margin: 0 } }")]
+    public void States_can_be_forced_on_stage(string css, string staged)
+    {
+        Assert.Equal(staged, OverrideText.Readable(css, SheetUse.Stage));
+        Assert.Equal(css, OverrideText.Readable(css, SheetUse.Release));
+    }
+
+    [Fact]
+    public void Imports_are_left_out_and_said()
+    {
+        const string css = "@import url(https://example.org/x.css);\na { margin: 0 }";
+        Assert.Equal("a { margin: 0 }", OverrideText.Readable(css, SheetUse.Release));
+        Assert.Contains("nothing is fetched", Assert.Single(OverrideText.Problems(css)).Message, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("a { colour: red }", "colour", "Did you mean color?")]
+    [InlineData("@media print { a { bakground: red } }", "bakground", "Did you mean background?")]
+    [InlineData("a { &:hover { margni: 0 } }", "margni", "Did you mean margin?")]
+    [InlineData("a { wholly-other-thing: 0 }", "wholly-other-thing", "browsers leave the line out.")]
+    public void A_name_that_is_no_property_is_said_at_its_place(string css, string name, string said)
+    {
+        var problem = Assert.Single(OverrideText.Problems(css));
+        Assert.Equal(name, css[problem.Start..problem.End]);
+        Assert.EndsWith(said, problem.Message, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("a { COLOR: red; --mine: 1; -webkit-line-clamp: 2; -moz-anything: 1 }")]
+    [InlineData("@font-face { font-family: x; src: url(x.woff2); font-display: swap; ascent-override: 90% }")]
+    [InlineData("@property --x { syntax: '*'; inherits: false } @keyframes x { from { opacity: 0 } }")]
+    public void What_is_a_property_or_a_descriptor_is_not_marked(string css) => Assert.Empty(OverrideText.Problems(css));
+
+    [Fact]
+    public void A_sheet_names_selectors_that_cannot_be_read_and_passes_over_key_frames()
+    {
+        var problems = OverrideText.Problems("a:hoover { color: red }\n@keyframes x { 10.5% { opacity: 0 } }\n@media print { b { & > c { top: 0 } ..d { top: 0 } } }");
+        Assert.Equal([1, 3], problems.Select(p => TextPosition.At("a:hoover { color: red }\n@keyframes x { 10.5% { opacity: 0 } }\n@media print { b { & > c { top: 0 } ..d { top: 0 } } }", p.Start).Line));
+    }
+}
