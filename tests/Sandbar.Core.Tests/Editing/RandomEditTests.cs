@@ -15,7 +15,7 @@ namespace Sandbar.Core.Tests.Editing;
 /// <summary>Whatever is done to a site, and in whatever order: edits of every kind, by chance.</summary>
 public class RandomEditTests
 {
-    private static readonly Gen<Edit> Edits = Gen.OneOf(
+    internal static readonly Gen<Edit> Edits = Gen.OneOf(
         Gen.Select(Among([.. Demo.Site.Palette.Colors.Select(c => c.Id)]), Gen.Int[0, 0xFFFFFF], (id, rgb) => Do.Color(id, $"#{rgb:x6}")),
         Gen.Select(Among("Moss", "leaf", "Old husk", ""), Gen.Int[0, 3], (name, n) => n == 0 ? Do.NewColor($"c-{name}", name, "olive") : Do.RenameColor("husk", name)),
         Gen.Select(Among("day", "dusk"), Among([.. Demo.Site.Palette.Roles.Select(r => r.Id)]), Among("beet", "leaf", "husk"), Gen.Int[-6, 7], (scheme, role, color, step) => Do.Role(scheme, role, StepText.With(color, step))),

@@ -1,0 +1,171 @@
+using System.IO.Compression;
+using System.Text.Json;
+using System.Text.RegularExpressions;
+using CsCheck;
+using Sandbar.Core.Checking;
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Interchange;
+using Sandbar.Core.Rendering;
+using Sandbar.Core.Tests.Editing;
+using Sandbar.Core.Values;
+using Sandbar.Css.Syntax;
+
+namespace Sandbar.Core.Tests.Interchange;
+
+/// <summary>Documents of earlier formats: site files that the program of that time wrote (tests/samples) open, and nothing in them is lost.</summary>
+public partial class UpgradeTests
+{
+    [Theory]
+    [InlineData("format-1/pellwyn.zip")]
+    [InlineData("format-1/gruen.zip")]
+    public void A_file_of_an_earlier_format_opens_and_holds_together(string sample)
+    {
+        var site = Read(sample);
+        Assert.Equal(Site.CurrentFormat, site.Format);
+        Assert.Empty(SiteCheck.Problems(site));
+        Assert.Null(TakeLooks.For(site));
+        Assert.Equal(SiteFile.Write(site), SiteFile.Write(SiteFile.Read(SiteFile.Write(site))));
+        foreach (var page in site.Pages) Assert.NotEmpty(PageWriter.Write(site, page, new(p => p.Slug, i => i.File, "", MarkBlocks: false)));
+        Assert.NotEmpty(Specimen.Write(site, new(p => p.Slug, i => i.File, "", MarkBlocks: true)));
+    }
+
+    [Fact]
+    public void What_was_set_is_what_is_set()
+    {
+        var site = Read("format-1/pellwyn.zip");
+        Assert.Equal("space 2 (space 3 * 1.5)", Cell(site, "button-filled", "padding"));
+        Assert.Equal("(rest + 1px)", Cell(site, "button-filled", "padding@hover"));
+        Assert.Equal("Deep moss shade 1", Cell(site, "button-filled", "background@pressed"));
+        Assert.Equal("attention shade 1", Cell(site, "list-standard", "marker-text-color"));
+        Assert.Equal("#fffbe0", Cell(site, "card-standard", "background@hover"));
+        Assert.Equal("space 5 + 4px", Cell(site, "section-raised", "content-gap@rest@820-"));
+        Assert.Equal("one below another", Cell(site, "group-stack", "direction"));
+        Assert.Equal("side by side", Cell(site, "group-in-line", "direction"));
+        Assert.Equal("One below another", site.Looks.Get("group-stack").Name);
+        Assert.Equal("one below another", Cell(site, "menu-column", "direction"));
+        Assert.Equal(["15px", "700", "1.8", "0.02em", "capitals", "italic"], new[] { "size", "weight", "line-height", "letter-spacing", "case", "slant" }.Select(f => FieldOf(site, "textStyle", "ts-1", f)));
+        Assert.Equal(["16px", "1.333"], [FieldOf(site, "scaleEnd", "narrow", "base"), FieldOf(site, "scaleEnd", "wide", "ratio")]);
+        Assert.Equal("readable on ground", FieldOf(site, "scheme", "dusk", "colors/line"));
+        Assert.Equal("Day", FieldOf(site, "scheme", "dusk", "turns-into"));
+        Assert.Equal("dusk", site.Frame.Header.Scheme);
+        Assert.Equal(["Home", "Find us", "Catalogue", "Workshops", "Membership", "Contact"], site.Menus[0].Items.Select(i => i.Label));
+    }
+
+    /// <summary>Names that meant two things have one of their own, in the overrides too.</summary>
+    [Fact]
+    public void Ambiguous_names_are_told_apart()
+    {
+        var site = Read("format-1/pellwyn.zip");
+        Assert.Equal(["action colour", "none colour", "leaf tint 2 colour"], new[] { "named-action", "named-none", "stepped" }.Select(id => site.Palette.Colors.Get(id).Name));
+        Assert.Equal("leaf-tint-2-2", site.Palette.Colors.Get("stepped").CssName);
+        Assert.Contains("var(--color-action)", site.Overrides.Site, StringComparison.Ordinal);
+        Assert.Contains("var(--color-leaf-tint-2-2-tint-1)", site.Overrides.Site, StringComparison.Ordinal);
+        Assert.Equal("leaf tint 2 colour tint 1", FieldOf(site, "scheme", "day", "colors/attention"));
+    }
+
+    /// <summary>The stylesheet that the program of that time released, declaration by declaration: the same but for what the new form says otherwise.</summary>
+    [Fact]
+    public void The_stylesheet_is_the_one_released_before()
+    {
+        var before = Declarations(File.ReadAllText(Sample("format-1/pellwyn.css")));
+        var after = Declarations(SiteRelease.StyleSheet(Read("format-1/pellwyn.zip")));
+        // Of two colours with one custom property the later won; now each has its own.
+        before = [.. before.Select(d => StepOfAStep().Replace(d, "--color-leaf-tint-2-2$1"))];
+        static IEnumerable<string> Other(IEnumerable<string> declarations) => declarations.Where(d => !d.Contains("--color-leaf-tint-2", StringComparison.Ordinal));
+        Assert.Equal(
+            [".group { flex-direction: column }", ".group-in-line { flex-direction: row }", ".group-in-line { flex-wrap: wrap }", ".menu { flex-wrap: wrap }", ".menu-column { flex-direction: column }"],
+            Other(before.Except(after).Order(StringComparer.Ordinal)));
+        Assert.Equal(
+            [".group-in-line { flex-flow: row wrap }", ".group-stack { flex-flow: column nowrap }", ".menu-bar { flex-flow: row wrap }", ".menu-column { flex-flow: column nowrap }"],
+            Other(after.Except(before).Order(StringComparer.Ordinal)));
+    }
+
+    [Theory]
+    [InlineData("{\"format\":1,\"palette\":{}}")]
+    [InlineData("{\"format\":1,\"palette\":{\"colors\":[null],\"roles\":[],\"schemes\":[]}}")]
+    [InlineData("{\"format\":1,\"palette\":7}")]
+    [InlineData("{\"format\":2}")]
+    [InlineData("{\"format\":2,\"palette\":null}")]
+    public void What_lacks_what_every_site_has_is_refused_with_a_sentence(string text) =>
+        Assert.EndsWith(".", Assert.Throws<FormatException>(() => SiteFile.Read(text)).Message, StringComparison.Ordinal);
+
+    /// <summary>Patches are applied to stored JSON when a site is opened, and to records while it is edited: both come to the same.</summary>
+    [Fact]
+    public void A_patch_does_to_a_document_what_it_does_to_a_site() => RandomEditTests.Edits.Array[1, 20].Sample(edits =>
+    {
+        var document = StoredDocument.Parse(Json(Demo.Site));
+        var site = Demo.Site;
+        foreach (var edit in edits)
+        {
+            if (edit.Apply(site).Site is not { } after) continue;
+            var patch = Patch.Between(site, after);
+            document.Apply(JsonSerializer.Serialize(patch, SiteJson.Options));
+            site = after;
+            // And back again, as undo has it.
+            if (patch.Changes.Length % 3 == 0)
+            {
+                document.Apply(JsonSerializer.Serialize(patch.Inverse(), SiteJson.Options));
+                site = patch.Inverse().Apply(site);
+            }
+        }
+        Assert.Equal(Json(site), Json(document.Read()));
+    }, iter: 60);
+
+    [Fact]
+    public void A_patch_of_an_earlier_format_cannot_follow_a_later_document()
+    {
+        var document = StoredDocument.Parse(Json(Demo.Site));
+        Assert.Throws<InvalidDataException>(() => document.Apply("{\"format\":1,\"changes\":[]}"));
+    }
+
+    [GeneratedRegex(@"--color-leaf-tint-2(-(?:tint|shade)-\d)")]
+    private static partial Regex StepOfAStep();
+
+    private static string Sample(string name) => Path.Combine(AppContext.BaseDirectory, "samples", name);
+
+    private static Site Read(string sample)
+    {
+        using var zip = ZipFile.OpenRead(Sample(sample));
+        using var reader = new StreamReader(zip.Entries.Single(e => e.Name.EndsWith(SiteFile.Extension, StringComparison.Ordinal)).Open());
+        return SiteFile.Read(reader.ReadToEnd());
+    }
+
+    private static string Json(Site site) => JsonSerializer.Serialize(site, SiteJson.Options);
+
+    private static string Cell(Site site, string look, string key)
+    {
+        var found = site.Looks.Get(look);
+        return Catalogue.PartCatalogue.Get(found.Part).Property(CellKey.Parse(key).Property)!.Write(site, found.Cells[key]);
+    }
+
+    private static string FieldOf(Site site, string kind, string id, string field)
+    {
+        var listed = Kinds.Listed(kind);
+        var found = listed.Field(site, field)!;
+        return found.Setting.Write(site, found.Get(listed.Get(site, id)));
+    }
+
+    private static List<string> Declarations(string css)
+    {
+        var sheet = Parser.ParseStyleSheet(css);
+        return [.. sheet.Rules.SelectMany(r => Of(r, "")).Order(StringComparer.Ordinal)];
+
+        IEnumerable<string> Of(RuleNode rule, string around)
+        {
+            var prelude = css[rule.Start..(rule switch { StyleRuleNode s => s.BlockStart, AtRuleNode { BlockStart: >= 0 } a => a.BlockStart, _ => rule.End })].Trim();
+            var here = prelude.StartsWith("@layer", StringComparison.Ordinal) ? around : around.Length == 0 ? prelude : $"{around} {prelude}";
+            foreach (var item in rule.Items)
+            {
+                if (item is RuleNode inner)
+                {
+                    foreach (var d in Of(inner, here)) yield return d;
+                }
+                else if (item is DeclarationNode declaration)
+                {
+                    yield return $"{here} {{ {sheet.Text(declaration)} }}";
+                }
+            }
+        }
+    }
+}
