@@ -1,12 +1,16 @@
 import '@fontsource-variable/jetbrains-mono/wght.css';
 import '@fontsource-variable/public-sans/wght.css';
+import './ui/styles/tokens.css';
+import './ui/styles/base.css';
+import './ui/styles/panels.css';
+import './ui/styles/tables.css';
+import './ui/styles/lists.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider } from 'antd';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
-import './app/app.css';
 import { HomePage } from './app/home/HomePage';
 import { SitePage } from './app/SitePage';
 import { theme } from './app/theme';

@@ -2,6 +2,7 @@ import { NavLink, useSearchParams } from 'react-router';
 import { useEditing } from '../site/editingContext';
 import { VIEW_PARAMS } from '../stage/view';
 import { COURSE } from './steps';
+import './CourseBar.css';
 
 /** The steps in working order. What the stage shows goes along from step to step. */
 export function CourseBar() {

@@ -4,6 +4,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { useEditing } from '../site/editingContext';
 import type { Place } from '../site/step';
 import { findPlaces, placesOf } from './places';
+import './Find.css';
 
 const MOST = 12;
 

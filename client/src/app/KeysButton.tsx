@@ -1,6 +1,7 @@
 import { Popover, Switch } from 'antd';
 import { KEYS } from './shortcuts';
 import { useSingleKeys } from '../ui/singleKeys';
+import './KeysButton.css';
 
 /** Tells the keys, and turns the single ones off. */
 export function KeysButton() {

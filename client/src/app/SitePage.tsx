@@ -12,6 +12,7 @@ import { useShortcuts } from './shortcuts';
 import { StatusLine } from './StatusLine';
 import { STEPS } from './steps';
 import { TopBar } from './TopBar';
+import './SitePage.css';
 
 /** Each step comes when it is first gone to. */
 const VIEWS = new Map(

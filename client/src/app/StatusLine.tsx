@@ -1,5 +1,6 @@
 import { usePairs, useReach } from '../site/figures';
 import { useEditing } from '../site/editingContext';
+import './StatusLine.css';
 
 /** The text that reads worst, the last edit, and what the stylesheet weighs. */
 export function StatusLine() {

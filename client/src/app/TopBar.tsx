@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { useEditing } from '../site/editingContext';
 import { KeysButton } from './KeysButton';
 import { useReverse } from './shortcuts';
+import './TopBar.css';
 
 /** Site, undo and redo, save state, release. */
 export function TopBar({ onFind }: { onFind: () => void }) {

@@ -7,6 +7,7 @@ import { ValueCell } from '../values/ValueCell';
 import { useTriedChoice } from '../values/useTriedChoice';
 import { useTypedText } from '../values/useTypedText';
 import { Problem } from '../ui/Problem';
+import './BlockContent.css';
 
 type Block = Schemas['BlockView'];
 type Slot = Schemas['SlotView'];

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { LookView, PartView, PropertyView, State } from '../api/client';
 import { differs, STATE_NAMES, type Widths } from './cells';
 import { LedgerCell } from './LedgerCell';
+import './Ledger.css';
 
 interface Props {
   part: PartView;

@@ -8,6 +8,7 @@ import { FrameContent } from './content';
 import { frameGone, frameLoads, frameShows } from './settled';
 import { FrameSheet } from './frameSheet';
 import { useStageView, type Viewport } from './view';
+import './LivePage.css';
 
 /** How long a frame that is not looked at waits while the hand moves, ms: six at once would cost the one that is. */
 const BEHIND = 120;

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useEditingStore } from '../site/editingContext';
+import './Selection.css';
 
 interface Sides {
   top: number;

@@ -6,6 +6,7 @@ import { useEditing } from '../site/editingContext';
 import { LivePage } from './LivePage';
 import { StageBar } from './StageBar';
 import { SPECIMEN, useStageView, WIDTHS, writeView, type StageView, type Viewport, type Vision } from './view';
+import './Stage.css';
 
 const GAP = 14;
 const PER_ROW = 3;

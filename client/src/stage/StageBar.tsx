@@ -3,6 +3,7 @@ import type { State } from '../api/client';
 import { useEditing } from '../site/editingContext';
 import { STATE_NAMES } from '../ledger/cells';
 import { PREFERENCES, SPECIMEN, STATES, useStageView, VISIONS, WIDTHS, type Preference, type Vision } from './view';
+import './StageBar.css';
 
 const PREFERENCE_NAMES: Record<Preference, string> = { light: 'Prefers light', dark: 'Prefers dark' };
 const VISION_NAMES: Record<Vision, string> = {

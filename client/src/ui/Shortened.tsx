@@ -1,3 +1,4 @@
+import './Shortened.css';
 interface Props {
   text: string;
   /** How many letters of the end stay where there is no step. */

@@ -5,6 +5,7 @@ import { useEditing } from '../site/editingContext';
 import { Problem } from '../ui/Problem';
 import { stepNumber } from './numbers';
 import { useTypedText } from './useTypedText';
+import './CellEditor.css';
 
 interface Props {
   name: string;

@@ -3,6 +3,7 @@ import { useId } from 'react';
 import type { Edit } from '../api/client';
 import { Problem } from '../ui/Problem';
 import { useTypedText } from './useTypedText';
+import './TextField.css';
 
 interface Props {
   label: string;

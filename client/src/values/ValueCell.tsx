@@ -6,6 +6,7 @@ import { Shortened } from '../ui/Shortened';
 import { CellEditor } from './CellEditor';
 import { firstNumber, stepNumber } from './numbers';
 import { useDrag, useHeld } from './useHeld';
+import './ValueCell.css';
 
 interface Props {
   /** What the value is, for labels. */

@@ -7,6 +7,7 @@ import { newGesture, windowId } from '../../site/window';
 import { NewSiteDialog } from './NewSiteDialog';
 import { QueryError } from '../../ui/QueryError';
 import { Problem } from '../../ui/Problem';
+import './HomePage.css';
 
 type Summary = Schemas['SiteSummary'];
 

@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { answered, api, type ProblemDetails, type Schemas } from '../../api/client';
 import { useFonts } from '../../ui/fonts';
 import { Problem } from '../../ui/Problem';
+import './NewSiteDialog.css';
 
 type Wishes = Schemas['NewSiteWishes'];
 

@@ -4,6 +4,7 @@ import type { Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../site/editingContext';
 import { ValueCell } from '../../values/ValueCell';
 import { Problem } from '../../ui/Problem';
+import './MenusPanel.css';
 
 type Menu = Schemas['MenuView'];
 type Item = Schemas['MenuItemView'];
@@ -125,7 +126,7 @@ function AddItem({ menu }: { menu: Menu }) {
     if (wrong === null) setLabel('');
   };
   return (
-    <form className="add-color" aria-label={`Add an item to ${menu.name}`} onSubmit={(event) => void add(event)}>
+    <form className="add-form" aria-label={`Add an item to ${menu.name}`} onSubmit={(event) => void add(event)}>
       <Input
         aria-label="What the new item says"
         placeholder="what it says"

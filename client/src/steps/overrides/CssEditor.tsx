@@ -8,6 +8,7 @@ import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } f
 import { tags } from '@lezer/highlight';
 import { useEffect, useRef, type RefObject } from 'react';
 import type { CssProblem } from '../../api/client';
+import './CssEditor.css';
 
 interface Props {
   css: string;

@@ -4,6 +4,7 @@ import { answered, api, type CssProblem } from '../../api/client';
 import { newGesture } from '../../site/window';
 import { useActions, useEditing } from '../../site/editingContext';
 import { CssEditor } from './CssEditor';
+import './OverridesStep.css';
 
 const PAUSE = 700;
 

@@ -17,7 +17,7 @@ export function AddColorForm({ onDone }: { onDone: (id: string) => void }) {
     else setProblem(wrong);
   };
   return (
-    <form className="add-color" aria-label="Add a colour" onSubmit={(event) => void add(event)}>
+    <form className="add-form" aria-label="Add a colour" onSubmit={(event) => void add(event)}>
       <Input aria-label="Name of the colour" placeholder="name, such as moss" value={name} onChange={(e) => setName(e.target.value)} />
       <Input aria-label="Value of the colour" className="mono" placeholder="#5f7a3a" value={css} onChange={(e) => setCss(e.target.value)} />
       <Button type="primary" htmlType="submit">

@@ -7,6 +7,7 @@ import { useHeld } from '../../values/useHeld';
 import { ColorPlane } from './ColorPlane';
 import { HueSlider } from './HueSlider';
 import { cssOf, type Position } from './position';
+import './ColorEditor.css';
 
 interface Props {
   thing: ThingView;

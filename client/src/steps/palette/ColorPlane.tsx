@@ -3,6 +3,7 @@ import { memo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { answered, api } from '../../api/client';
 import { useDrag, type Held } from '../../values/useHeld';
 import type { Position } from './position';
+import './ColorPlane.css';
 
 /** The chroma at the right edge. */
 const WIDEST = 0.33;

@@ -9,6 +9,7 @@ import { useEditing, useEditingLater } from '../../site/editingContext';
 import { AddColorForm } from './AddColorForm';
 import { ColorEditor } from './ColorEditor';
 import { useSetAddress } from '../../site/address';
+import './ColorsPanel.css';
 
 const triedColors = (editing: Editing) => editing.trial?.colors;
 

@@ -1,5 +1,6 @@
 import type { Held } from '../../values/useHeld';
 import type { Position } from './position';
+import './HueSlider.css';
 
 /** The hue alone. */
 export function HueSlider({ at, held }: { at: Position; held: Held<Position> }) {

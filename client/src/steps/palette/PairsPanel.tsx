@@ -6,6 +6,7 @@ import { usePairs } from '../../site/figures';
 import { useEditing } from '../../site/editingContext';
 import { Shortened } from '../../ui/Shortened';
 import { QueryError } from '../../ui/QueryError';
+import './PairsPanel.css';
 
 type Pair = Schemas['PairInUseView'];
 

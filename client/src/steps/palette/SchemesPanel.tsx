@@ -7,6 +7,7 @@ import { Shortened } from '../../ui/Shortened';
 import { useActions, useEditing } from '../../site/editingContext';
 import { useTriedChoice } from '../../values/useTriedChoice';
 import { useSetAddress } from '../../site/address';
+import './SchemesPanel.css';
 
 type RoleView = Schemas['RoleView'];
 

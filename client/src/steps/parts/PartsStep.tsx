@@ -6,6 +6,7 @@ import { useEditing } from '../../site/editingContext';
 import { ALL_WIDTHS, WIDTH_CHOICES } from '../../ledger/cells';
 import { Ledger } from '../../ledger/Ledger';
 import { useSetAddress } from '../../site/address';
+import './PartsStep.css';
 
 /** A part's looks in the ledger. */
 export default function PartsStep() {

@@ -5,6 +5,7 @@ import { answered, api, type RequestFailed } from '../../api/client';
 import { useActions, useEditing } from '../../site/editingContext';
 import { QueryError } from '../../ui/QueryError';
 import { Problem } from '../../ui/Problem';
+import './SnapshotsStep.css';
 
 /** Named states of the whole site, and what has been done to it. */
 export default function SnapshotsStep() {

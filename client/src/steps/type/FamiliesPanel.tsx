@@ -6,6 +6,7 @@ import { thingOf } from '../../site/catalogue';
 import { useActions, useEditing } from '../../site/editingContext';
 import { QueryError } from '../../ui/QueryError';
 import { useFonts } from '../../ui/fonts';
+import './FamiliesPanel.css';
 
 type Bundled = Schemas['BundledFamilyView'];
 type FamilyView = Schemas['FamilyView'];

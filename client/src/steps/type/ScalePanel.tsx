@@ -2,6 +2,7 @@ import { fieldText, thingOf } from '../../site/catalogue';
 import { useEditing } from '../../site/editingContext';
 import { useFonts } from '../../ui/fonts';
 import { ValueCell } from '../../values/ValueCell';
+import './ScalePanel.css';
 
 const ENDS = ['narrow', 'wide'] as const;
 

@@ -10,6 +10,7 @@ import { TextField } from '../../values/TextField';
 import { useFonts } from '../../ui/fonts';
 import { Problem } from '../../ui/Problem';
 import { useSetAddress } from '../../site/address';
+import './StylesPanel.css';
 
 /** Settings that stand in the list; the others are seen when a style is chosen. */
 const LISTED = ['family', 'size', 'weight', 'line-height'];

@@ -2,6 +2,7 @@ import { StepViews, useStepView } from '../../site/StepViews';
 import { FamiliesPanel } from './FamiliesPanel';
 import { ScalePanel } from './ScalePanel';
 import { StylesPanel } from './StylesPanel';
+import './TypeStep.css';
 
 const VIEWS = [
   { value: 'styles', label: 'Styles' },
