@@ -48,12 +48,13 @@ public sealed record WordView(string Code, string Label);
 
 /// <summary>A kind of thing.</summary>
 /// <param name="Code">What edits name it by.</param>
+/// <param name="IsNamed">Whether its things have names of their own.</param>
 /// <param name="Fields">What can be set of one. A scheme has one more for each role of its site.</param>
 /// <param name="Items">The records within one; null where there are none.</param>
-public sealed record KindView(string Code, string Name, IReadOnlyList<SettingView> Fields, ItemsView? Items)
+public sealed record KindView(string Code, string Name, bool IsNamed, IReadOnlyList<SettingView> Fields, ItemsView? Items)
 {
     public static KindView Of(ListedKind kind) => new(
-        kind.Code, kind.Name, [.. kind.OwnSettings.Select(SettingView.Of)], kind.Items is { } items ? new(items.Name, items.Fewest, items.Most, [.. items.Fields.Select(f => SettingView.Of(f.Setting))]) : null);
+        kind.Code, kind.Name, kind is INamedKind, [.. kind.OwnSettings.Select(SettingView.Of)], kind.Items is { } items ? new(items.Name, items.Fewest, items.Most, [.. items.Fields.Select(f => SettingView.Of(f.Setting))]) : null);
 }
 
 /// <param name="Name">What one is called.</param>

@@ -672,6 +672,7 @@ export interface components {
         KindView: {
             code: string;
             name: string;
+            isNamed: boolean;
             fields: components["schemas"]["SettingView"][];
             items: null | components["schemas"]["ItemsView"];
         };

@@ -1,4 +1,5 @@
 import { MOVES, type Step } from '../site/step';
+import { edges } from '../steps/edges';
 import { frame } from '../steps/frame';
 import { overrides } from '../steps/overrides';
 import { palette } from '../steps/palette';
@@ -7,7 +8,7 @@ import { snapshots } from '../steps/snapshots';
 import { type } from '../steps/type';
 
 /** The steps in working order. Only what is built is listed. */
-export const STEPS: readonly Step[] = [palette, type, frame, parts, overrides, snapshots];
+export const STEPS: readonly Step[] = [palette, type, edges, frame, parts, overrides, snapshots];
 
 /** The steps under their moves. */
 export const COURSE = MOVES.map((move) => ({ move, steps: STEPS.filter((step) => step.move === move) }));

@@ -1,0 +1,108 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import type { Schemas, ThingView } from '../api/client';
+import { namesIn } from '../site/catalogue';
+import { useActions, useEditing } from '../site/editingContext';
+import { Problem } from '../ui/Problem';
+import { ValueCell } from '../values/ValueCell';
+
+interface Props {
+  kind: Schemas['KindView'];
+  items: Schemas['ItemsView'];
+  thing: ThingView;
+}
+
+/** The records within a thing, a row each. */
+export function ItemsTable({ kind, items, thing }: Props) {
+  const { make } = useActions();
+  const names = useEditing((e) => e.site.names);
+  const [problem, setProblem] = useState<string | null>(null);
+  const list = thing.items ?? [];
+  const at = { of: kind.code, in: thing.id };
+  const isFixed = items.fewest === items.most;
+  const add = () =>
+    make({ kind: 'addThing', ...at, id: crypto.randomUUID(), name: null, like: list.at(-1)?.id ?? null, values: null }).then(setProblem);
+  return (
+    <>
+      <table className="values items" aria-label={`Every ${items.name} of ${thing.name}`}>
+        <thead>
+          <tr>
+            <th scope="col">
+              <span className="unseen">Place</span>
+            </th>
+            {items.fields.map((setting) => (
+              <th key={setting.id} scope="col">
+                {setting.name}
+              </th>
+            ))}
+            {!isFixed && (
+              <th scope="col">
+                <span className="unseen">Order</span>
+              </th>
+            )}
+          </tr>
+        </thead>
+        <tbody>
+          {list.map((item, place) => {
+            const called = `${items.name} ${place + 1}`;
+            return (
+              <tr key={item.id}>
+                <th scope="row">{place + 1}</th>
+                {items.fields.map((setting) => (
+                  <td key={setting.id}>
+                    <ValueCell
+                      name={`${setting.name} of ${called} of ${thing.name}`}
+                      text={item.fields.find((f) => f.id === setting.id)?.text ?? ''}
+                      inherited=""
+                      names={namesIn(names, setting)}
+                      edit={(text) => ({ kind: 'setThing', ...at, id: item.id, field: setting.id, text: text ?? '' })}
+                    />
+                  </td>
+                ))}
+                {!isFixed && (
+                  <td className="order">
+                    <button
+                      type="button"
+                      className="small-button"
+                      aria-label={`Move ${called} up`}
+                      disabled={place === 0}
+                      onClick={() => void make({ kind: 'moveThing', ...at, id: item.id, to: place - 1 }).then(setProblem)}
+                    >
+                      ↑
+                    </button>
+                    <button
+                      type="button"
+                      className="small-button"
+                      aria-label={`Move ${called} down`}
+                      disabled={place === list.length - 1}
+                      onClick={() => void make({ kind: 'moveThing', ...at, id: item.id, to: place + 1 }).then(setProblem)}
+                    >
+                      ↓
+                    </button>
+                    <button
+                      type="button"
+                      className="small-button"
+                      aria-label={`Remove ${called}`}
+                      disabled={list.length <= items.fewest}
+                      onClick={() => void make({ kind: 'removeThing', ...at, id: item.id, by: null }).then(setProblem)}
+                    >
+                      ×
+                    </button>
+                  </td>
+                )}
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {!isFixed && (
+        <div className="below-rows">
+          <Button size="small" disabled={list.length >= items.most} onClick={() => void add()}>
+            Add a {items.name}
+          </Button>
+        </div>
+      )}
+      <Problem text={problem} />
+    </>
+  );
+}

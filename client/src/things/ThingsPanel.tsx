@@ -1,0 +1,63 @@
+import { Button } from 'antd';
+import { useSearchParams } from 'react-router';
+import type { ThingView } from '../api/client';
+import { useSetAddress } from '../site/address';
+import { kindOf, thingsOf } from '../site/catalogue';
+import { useEditing } from '../site/editingContext';
+import { Shortened } from '../ui/Shortened';
+import { AddThing } from './AddThing';
+import { ThingEditor } from './ThingEditor';
+import './ThingsPanel.css';
+
+/** Stands in the address for a thing that is being added. */
+const NEW = 'new';
+
+/**
+ * The things of a kind, and below them the editor of the chosen one: made from what the catalogue says of the kind.
+ * @param kind its code
+ */
+export function ThingsPanel({ kind: code }: { kind: string }) {
+  const kind = useEditing((e) => kindOf(e.catalogue, code));
+  const things = useEditing((e) => thingsOf(e.site, code));
+  const [params] = useSearchParams();
+  const setAddress = useSetAddress();
+  const choose = (id: string) => setAddress({ [code]: id });
+  if (!kind) return null;
+  const adding = params.get(code) === NEW;
+  const chosen = adding ? undefined : (things.find((t) => t.id === params.get(code)) ?? things[0]);
+  return (
+    <>
+      <div className="thing-rows">
+        {things.length === 0 && <p className="empty">There is no {kind.name} yet.</p>}
+        <ul aria-label={`Every ${kind.name}`}>
+          {things.map((thing) => (
+            <li key={thing.id}>
+              <button type="button" className="thing-row" aria-pressed={thing.id === chosen?.id} onClick={() => choose(thing.id)}>
+                <strong title={thing.name}>
+                  <Shortened text={thing.name} />
+                </strong>
+                <span className="quiet summary">{summary(thing, kind.items?.name)}</span>
+                <span className="uses" title={thing.uses.join('\n')}>
+                  {thing.uses.length === 0 ? 'unused' : thing.uses.length === 1 ? '1 use' : `${thing.uses.length} uses`}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </div>
+      <div className="below-rows">
+        <Button size="small" onClick={() => choose(NEW)} disabled={adding}>
+          Add a {kind.name}
+        </Button>
+      </div>
+      {adding && <AddThing kind={kind} onDone={choose} />}
+      {chosen && <ThingEditor key={chosen.id} kind={kind} thing={chosen} others={things} onChosen={choose} />}
+    </>
+  );
+}
+
+/** What a thing is made of, in a line. */
+function summary({ fields, items }: ThingView, item: string | undefined): string {
+  const count = items && (items.length === 1 ? `1 ${item}` : `${items.length} ${item}s`);
+  return [...fields.map((f) => f.text), ...(count ? [count] : [])].join(' · ');
+}

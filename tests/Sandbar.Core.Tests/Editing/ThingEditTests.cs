@@ -1,0 +1,194 @@
+using Sandbar.Core.Checking;
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Foundations;
+using Sandbar.Core.Interchange;
+using Sandbar.Core.Values;
+
+namespace Sandbar.Core.Tests.Editing;
+
+/// <summary>Things of the foundations, whatever their kind: one edit each for all of them. By enumeration, so that a kind that is added is tested by being there.</summary>
+public class ThingEditTests
+{
+    /// <summary>What is asked of a colour and not released: pairs are measured against it.</summary>
+    private static readonly string[] AskedOnly = ["role on", "role target"];
+
+    /// <summary>What of a gradient counts with its kind.</summary>
+    private static readonly Dictionary<string, string> GradientKinds = new() { ["shape"] = "radial", ["extent"] = "radial", ["x"] = "conic", ["y"] = "radial", ["angle"] = "linear" };
+
+    public static TheoryData<string> Codes => [.. Kinds.AllListed.Select(k => k.Code)];
+
+    public static TheoryData<string> Changeable => [.. Kinds.AllListed.Where(k => !k.IsFixed).Select(k => k.Code)];
+
+    public static TheoryData<string> NamedCodes => [.. Kinds.AllListed.Where(k => k is INamedKind).Select(k => k.Code)];
+
+    [Theory]
+    [MemberData(nameof(Codes))]
+    public void Every_field_is_read_again_as_it_was_typed_and_comes_out_in_the_release(string code)
+    {
+        var kind = Kinds.Listed(code);
+        var thing = kind.Things(Demo.Site)[0];
+        foreach (var field in kind.Fields(Demo.Site))
+        {
+            var site = code == "gradient" && GradientKinds.TryGetValue(field.Id, out var shape) ? Demo.Site.After(new SetThing(code, thing.Id, "kind", shape)) : Demo.Site;
+            var sites = Texts(site, kind, thing, field).Select(text => (Text: text, Site: site.After(new SetThing(code, thing.Id, field.Id, text)))).ToList();
+            foreach (var (text, after) in sites)
+            {
+                Assert.Equal(text, field.Setting.Write(after, field.Get(kind.Get(after, thing.Id))), ignoreCase: true);
+                Assert.Empty(SiteCheck.Problems(after));
+            }
+            if (!AskedOnly.Contains($"{code} {field.Id}")) Assert.Equal(sites.Count, sites.Select(s => SiteRelease.StyleSheet(s.Site)).Distinct().Count());
+        }
+    }
+
+    [Theory]
+    [MemberData(nameof(Codes))]
+    public void Every_field_of_every_item_comes_out_in_the_release(string code)
+    {
+        var kind = Kinds.Listed(code);
+        if (kind.Items is not { } items) return;
+        var thing = kind.Things(Demo.Site)[0];
+        foreach (var item in items.Of(thing))
+        {
+            foreach (var field in items.Fields)
+            {
+                var sheets = Texts(Demo.Site, kind, thing, field).Select(text => SiteRelease.StyleSheet(Demo.Site.After(new SetThing(code, item.Id, field.Id, text, thing.Id)))).ToList();
+                Assert.Equal(sheets.Count, sheets.Distinct().Count());
+            }
+        }
+    }
+
+    [Theory]
+    [MemberData(nameof(Changeable))]
+    public void One_is_added_copied_moved_and_removed(string code)
+    {
+        var kind = Kinds.Listed(code);
+        var like = kind.Things(Demo.Site)[0];
+        var name = kind is INamedKind ? "Quince" : null;
+        var added = Demo.Site.After(new AddThing(code, "new-one", name, like.Id));
+        Assert.Equal([like.Id, "new-one"], kind.Things(added).Take(2).Select(t => t.Id));
+        Assert.Equal(kind.Values(Demo.Site, like).Select(v => v.Value), kind.Values(added, kind.Get(added, "new-one")).Select(v => v.Value));
+        var moved = added.After(new MoveThing(code, "new-one", 0));
+        Assert.Equal("new-one", kind.Things(moved)[0].Id);
+        Assert.Contains("place", moved.Refused(new MoveThing(code, "new-one", kind.Things(moved).Length)).Message, StringComparison.Ordinal);
+        Assert.Contains("added already", added.Refused(new AddThing(code, "new-one", "Other", like.Id)).Message, StringComparison.Ordinal);
+        Assert.Equal(kind.Things(Demo.Site).Select(t => t.Id), kind.Things(added.After(new RemoveThing(code, "new-one"))).Select(t => t.Id));
+        foreach (var site in new[] { added, moved }) Assert.Empty(SiteCheck.Problems(site));
+        Assert.Contains("no longer there", Demo.Site.Refused(new RemoveThing(code, "gone")).Message, StringComparison.Ordinal);
+    }
+
+    /// <summary>What is in use goes when something takes its place, wherever it was used.</summary>
+    [Theory]
+    [MemberData(nameof(Changeable))]
+    public void What_is_in_use_is_replaced_everywhere(string code)
+    {
+        var kind = Kinds.Listed(code);
+        var used = kind.Things(Demo.Site).FirstOrDefault(t => Uses.Of(Demo.Site, code, t.Id).Count > 0 && kind.Stays(Demo.Site, t) is null);
+        if (used is null) return;
+        Assert.Contains("in use", Demo.Site.Refused(new RemoveThing(code, used.Id)).Message, StringComparison.Ordinal);
+        // Another of its kind that refers to nothing of it.
+        var site = Demo.Site.After(new AddThing(code, "other", kind is INamedKind ? "Quince" : null, used.Id));
+        var replaced = site.After(new RemoveThing(code, used.Id, By: "other"));
+        Assert.Null(kind.Find(replaced, used.Id));
+        Assert.Equal(Uses.Of(site, code, used.Id).Count, Uses.Of(replaced, code, "other").Count);
+        Assert.Empty(SiteCheck.Problems(replaced));
+        Assert.Contains("Choose another", site.Refused(new RemoveThing(code, used.Id, By: used.Id)).Message, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [MemberData(nameof(NamedCodes))]
+    public void A_name_is_given_once_and_means_one_thing(string code)
+    {
+        var kind = Kinds.Listed(code);
+        var things = kind.Things(Demo.Site.After(new AddThing(code, "second", "Quince", kind.Things(Demo.Site)[0].Id)));
+        var site = Demo.Site.After(new AddThing(code, "second", "Quince", kind.Things(Demo.Site)[0].Id));
+        Assert.Contains("is taken", site.Refused(new RenameThing(code, things[0].Id, "QUINCE")).Message, StringComparison.Ordinal);
+        var renamed = site.After(new RenameThing(code, "second", "Damson"));
+        Assert.Equal(("Damson", "damson"), (((Named)kind.Get(renamed, "second")).Name, ((Named)kind.Get(renamed, "second")).CssName));
+        foreach (var word in kind.AllSettings.Concat(Catalogue.PartCatalogue.All.SelectMany(p => p.Properties)).Where(s => s.Kind.References.Contains(kind)).SelectMany(s => s.Words))
+            Assert.Contains("means something of its own", site.Refused(new RenameThing(code, "second", word.Label)).Message, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("color", "action", "the name of a role")]
+    [InlineData("color", "dawn", "the name of a gradient")]
+    [InlineData("gradient", "leaf", "the name of a colour")]
+    [InlineData("role", "Beet", "the name of a colour")]
+    [InlineData("color", "none", "means something of its own")]
+    [InlineData("color", "rest", "means something of its own")]
+    [InlineData("color", "leaf tint 2", "reads like a step")]
+    [InlineData("role", "line shade 1", "reads like a step")]
+    [InlineData("color", "readable on text", "means something of its own")]
+    [InlineData("radius", "space 2", "the name of a space")]
+    [InlineData("radius", "space 99", "means something of its own")]
+    [InlineData("scheme", "stays as it is", "means something of its own")]
+    public void A_name_that_could_mean_two_things_is_refused(string code, string name, string said) =>
+        Assert.Contains(said, Demo.Site.Refused(new AddThing(code, "x", name)).Message, StringComparison.Ordinal);
+
+    /// <summary>No two things of a site come to one custom property, whatever they are called.</summary>
+    [Fact]
+    public void Custom_properties_are_all_different()
+    {
+        var site = Demo.Site;
+        foreach (var name in new[] { "leaf-tint", "Leaf Tint-2", "leaf tint2", "leaf.tint.2", "2", "Größe", "größe!" })
+        {
+            foreach (var kind in Kinds.AllListed.Where(k => k is INamedKind))
+            {
+                if (new AddThing(kind.Code, $"{kind.Code}-{Lookup.Slug(name)}", name).Apply(site).Site is { } after) site = after;
+            }
+        }
+        var tokens = Kinds.AllListed.SelectMany(k => k.Things(site).SelectMany(t => OverrideTokens.TokensOf(site, k, t.Id))).ToList();
+        Assert.True(tokens.Count > 200);
+        Assert.Equal(tokens.Count, tokens.Distinct(StringComparer.OrdinalIgnoreCase).Count());
+        Assert.Empty(SiteCheck.Problems(site));
+    }
+
+    /// <summary>Spaces are named by their place: what the overrides say of one goes with it.</summary>
+    [Fact]
+    public void Overrides_follow_a_space_that_moves()
+    {
+        var site = Demo.Site.After(new SetOverrides("a { margin: var(--space-1) var(--space-2) var(--space-3) }"));
+        var id = site.Space.Steps[2].Id;
+        Assert.Equal("a { margin: var(--space-2) var(--space-3) var(--space-1) }", site.After(new MoveThing("space", id, 0)).Overrides.Site);
+        Assert.Contains("in use", site.Refused(new RemoveThing("space", id)).Message, StringComparison.Ordinal);
+        Assert.Equal("a { margin: var(--space-1) var(--space-2) var(--space-1) }", site.After(new RemoveThing("space", id, site.Space.Steps[0].Id)).Overrides.Site);
+    }
+
+    [Fact]
+    public void A_new_role_has_a_colour_in_every_scheme_and_takes_it_along()
+    {
+        var site = Demo.Site.After(new AddThing("role", "note", "note", Values: new Dictionary<string, string> { ["on"] = "ground, raised", ["target"] = "4.5" }));
+        Assert.All(site.Palette.Schemes, s => Assert.True(s.Colors.ContainsKey("note")));
+        Assert.Empty(SiteCheck.Problems(site));
+        Assert.All(site.After(new RemoveThing("role", "note")).Palette.Schemes, s => Assert.False(s.Colors.ContainsKey("note")));
+        Assert.Contains("read by every page", site.Refused(new RemoveThing("role", "ground")).Message, StringComparison.Ordinal);
+    }
+
+    /// <summary>Two texts that a field can be typed as, and that differ.</summary>
+    private static string[] Texts(Site site, ListedKind kind, IListed thing, Field field)
+    {
+        var setting = field.Setting;
+        return setting.Kind.Code switch
+        {
+            "given-color" => ["#123456", "oklch(0.5 0.1 200)"],
+            "color" or "fill" => ["attention", "#123456"],
+            "role-color" => ["rain shade 2", "rain tint 3"],
+            "scheme" => ["stays as it is", "Dusk"],
+            "number" => Numbers(setting),
+            "length" => ["13px", "2.5em"],
+            _ => [.. (kind.Suggested(site, thing, field) ?? setting.Names(site)).Take(2)],
+        };
+    }
+
+    private static string[] Numbers(Setting setting) => (setting.Min, setting.Max) switch
+    {
+        (-1000, _) => ["30%", "70%"],
+        ( <= 1, <= 21) => ["1.5", "1.75"],
+        ( <= 1, 1000) => ["350", "850"],
+        (_, 360) => ["140deg", "219deg"],
+        (8, _) => ["15px", "19px"],
+        (200, _) => ["350px", "409px"],
+        (0, > 1000) => ["3px", "27px"],
+        _ => ["30%", "70%"],
+    };
+}
