@@ -46,16 +46,27 @@ public abstract record EditResult
 }
 
 /// <summary>The sites that are open: reading never waits, edits of one site follow each other.</summary>
-public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, TimeProvider clock)
+public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, TimeProvider clock) : IDisposable
 {
     private readonly ConcurrentDictionary<string, OpenSite> open = new(StringComparer.Ordinal);
+    private readonly SemaphoreSlim opening = new(1, 1);
 
     /// <summary>The site as it is now; null where there is none of that name.</summary>
     public async ValueTask<Head?> FindAsync(string slug, CancellationToken cancel)
     {
         if (open.TryGetValue(slug, out var site)) return site.Head;
-        var stored = await store.OpenAsync(slug, cancel);
-        return stored is null ? null : open.GetOrAdd(slug, _ => new(new(stored, StyleSheetRenderer.Render(stored.Site)))).Head;
+        await opening.WaitAsync(cancel);
+        try
+        {
+            if (open.TryGetValue(slug, out site)) return site.Head;
+            if (await OpenAsync(slug, cancel) is not { } head) return null;
+            open[slug] = new(head);
+            return head;
+        }
+        finally
+        {
+            opening.Release();
+        }
     }
 
     /// <summary>Puts a site away or brings it back. False where there is none.</summary>
@@ -123,6 +134,29 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         return (await store.EntriesAsync(stored.Site.Slug, last, cancel)).Reverse().Aggregate(stored.Site, (site, entry) => entry.Patch.Inverse().Apply(site));
     }
 
+    public void Dispose() => opening.Dispose();
+
+    /// <summary>Reads a site from the store. What the catalogue has gained since is taken into it, as an edit that its history shows.</summary>
+    private async Task<Head?> OpenAsync(string slug, CancellationToken cancel)
+    {
+        while (await store.OpenAsync(slug, cancel) is { } stored)
+        {
+            var head = new Head(stored, StyleSheetRenderer.Render(stored.Site));
+            if (TakeLooks.For(stored.Site) is not { } edit) return head;
+            var taken = edit.Apply(stored.Site).Site!;
+            var source = new EditSource(stored.Version, Window: "", OpenedAt: stored.Version, Gesture: $"taken-{stored.Version + 1}");
+            try
+            {
+                return (await AppendAsync(head, taken, source, edit, Patch.Between(stored.Site, taken), undoes: null, cancel)).Head;
+            }
+            catch (VersionTakenException)
+            {
+                // Another process was faster: what it left is read.
+            }
+        }
+        return null;
+    }
+
     private Task<IReadOnlyList<JournalEntry>> GestureAsync(StoredSite stored, string gesture, CancellationToken cancel) =>
         store.EntriesAsync(stored.Site.Slug, [.. stored.Journal.Where(l => l.Gesture == gesture && l.IsOfToday).Select(l => l.Version)], cancel);
 
@@ -151,7 +185,7 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         }
     }
 
-    private async Task<EditResult> AppendAsync(
+    private async Task<EditResult.Made> AppendAsync(
         Head head, Site changed, EditSource source, Edit edit, Patch patch, string? undoes, CancellationToken cancel)
     {
         var stored = head.Stored;
@@ -161,8 +195,8 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         var sheet = StyleSheetRenderer.Render(changed);
         // The files of a family that is taken from the shelf are the site's from now on, whatever a later program brings.
         if (changed.Shelf != stored.Site.Shelf) await store.KeepAsync(changed.Shelf.Except(stored.Site.Shelf).Select(i => BundledFamilies.Asset(i.Hash)).OfType<Asset>(), cancel);
-        await store.AppendAsync(changed, edit, new(line, patch), cancel);
-        return new EditResult.Made(head, new(new(changed, line.Version, stored.Journal.Add(line)), sheet));
+        await store.AppendAsync(changed, edit, new(line, patch), whole: stored.IsOld, cancel);
+        return new(head, new(new(changed, line.Version, stored.Journal.Add(line)), sheet));
     }
 
     private sealed class OpenSite(Head head)

@@ -4,8 +4,7 @@ namespace Sandbar.Server;
 /// <param name="Store">Folder of the store.</param>
 /// <param name="Client">Folder of the built client.</param>
 /// <param name="Port">Port on the loopback address; 0 for any that is free.</param>
-/// <param name="Fresh">Whether to start over with new demo data.</param>
-public sealed record ServerOptions(string Store, string Client, int Port, bool Fresh)
+public sealed record ServerOptions(string Store, string Client, int Port)
 {
     /// <summary>The port unless another is asked for.</summary>
     public const int DefaultPort = 5178;
@@ -14,6 +13,5 @@ public sealed record ServerOptions(string Store, string Client, int Port, bool F
     public static ServerOptions FromEnvironment() => new(
         Environment.GetEnvironmentVariable("SANDBAR_DATA") ?? "data",
         Environment.GetEnvironmentVariable("SANDBAR_CLIENT") ?? Path.Combine("client", "dist"),
-        int.TryParse(Environment.GetEnvironmentVariable("SANDBAR_PORT"), out var port) ? port : DefaultPort,
-        Fresh: false);
+        int.TryParse(Environment.GetEnvironmentVariable("SANDBAR_PORT"), out var port) ? port : DefaultPort);
 }

@@ -41,7 +41,7 @@ internal static class Trial
     public static TrialResult Of(Head head, TrialRequest request)
     {
         var started = Stopwatch.GetTimestamp();
-        var (site, version, _) = head.Stored;
+        var (site, version) = (head.Stored.Site, head.Stored.Version);
         if (request.Version != version) return new(null, [], IsOutdated: true, 0);
         var outcome = request.Edit.Apply(site);
         if (outcome.Site is not { } tried) return new(null, outcome.Problems, IsOutdated: false, 0);

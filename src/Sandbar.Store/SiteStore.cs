@@ -12,7 +12,8 @@ namespace Sandbar.Store;
 /// <summary>A site as the store holds it.</summary>
 /// <param name="Version">How many edits lie behind it.</param>
 /// <param name="Journal">All of them, oldest first, without their patches.</param>
-public sealed record StoredSite(Site Site, long Version, ImmutableList<JournalLine> Journal);
+/// <param name="IsOld">Whether what is stored is not all that a site of today says: an edit of it is kept with the whole site, since its patch may lead through what is not there.</param>
+public sealed record StoredSite(Site Site, long Version, ImmutableList<JournalLine> Journal, bool IsOld = false);
 
 /// <summary>A named state of a whole site.</summary>
 public sealed record Snapshot(string Id, string Name, long Version, DateTimeOffset At);
@@ -99,7 +100,8 @@ public sealed class SiteStore
         foreach (var patch in since) document.Apply(patch);
         var lines = await db.Journal.AsNoTracking().Where(j => j.Slug == slug).OrderBy(j => j.Version)
             .Select(j => new JournalLine(j.Version, j.At, j.Label, j.Gesture, j.Window, j.Undoes, j.Again, j.Format)).ToListAsync(cancel);
-        return new(document.Read(), lines.Count == 0 ? 0 : lines[^1].Version, [.. lines]);
+        var site = document.Read();
+        return new(site, lines.Count == 0 ? 0 : lines[^1].Version, [.. lines], IsOld: !document.Says(site));
     }
 
     /// <summary>Edits with their patches, oldest first.</summary>
@@ -149,12 +151,13 @@ public sealed class SiteStore
     /// <summary>Appends an edit; when this returns, it is on the disk.</summary>
     /// <param name="site">The site after it.</param>
     /// <param name="edit">What was done, for people to look at.</param>
+    /// <param name="whole">Whether to keep the whole site with it, as is done every so often.</param>
     /// <exception cref="VersionTakenException">The journal has this version already.</exception>
-    public async Task AppendAsync(Site site, Edit edit, JournalEntry entry, CancellationToken cancel = default)
+    public async Task AppendAsync(Site site, Edit edit, JournalEntry entry, bool whole = false, CancellationToken cancel = default)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
         db.Journal.Add(Row(site.Slug, edit, entry));
-        if (entry.Line.Version % CheckpointEvery == 0) db.Checkpoints.Add(Checkpoint(site, entry.Line.Version));
+        if (whole || entry.Line.Version % CheckpointEvery == 0) db.Checkpoints.Add(Checkpoint(site, entry.Line.Version));
         var row = await db.Sites.FindAsync([site.Slug], cancel);
         if (row is not null) row.Name = site.Name;
         try

@@ -60,7 +60,7 @@ public sealed class BuildVerbTests : IDisposable
         await kept.AddAsync(sample, DateTimeOffset.UnixEpoch, cancel);
         var edit = Do.Color("beet", "#123456");
         var after = edit.Apply(sample.Site).Site!;
-        await kept.AppendAsync(after, edit, new(new(1, DateTimeOffset.UnixEpoch, "", "g", "w"), Patch.Between(sample.Site, after)), cancel);
+        await kept.AppendAsync(after, edit, new(new(1, DateTimeOffset.UnixEpoch, "", "g", "w"), Patch.Between(sample.Site, after)), cancel: cancel);
         Assert.Equal(0, Run("build", "pellwyn", "--out", Out, "--store", store).Code);
         Assert.Contains("--color-beet: #123456;", await File.ReadAllTextAsync(Path.Combine(Out, "site.css"), cancel), StringComparison.Ordinal);
         Assert.Contains("no site “nowhere”", Run("build", "nowhere", "--out", Out, "--store", store).Error, StringComparison.Ordinal);

@@ -53,6 +53,24 @@ public sealed class NewSiteEndpointTests : IAsyncLifetime
         Assert.NotNull(await new Sandbar.Store.SiteStore(server.Store).AssetAsync(shelf.Assets[0].Hash, Cancel));
     }
 
+    /// <summary>A site of a program whose catalogue had one look less.</summary>
+    [Fact]
+    public async Task A_look_that_has_come_is_taken_into_the_site_once_as_an_edit_of_its_history()
+    {
+        var older = Sandbar.Core.Samples.Pellwyn.PellwynSample.Create();
+        var site = older.Site with { Slug = "older", Name = "Older", Looks = older.Site.Looks.RemoveAll(l => l.Id == "table-standard"), TakenLooks = older.Site.TakenLooks.Remove("table-standard") };
+        await server.RestartAsync(() => new Sandbar.Store.SiteStore(server.Store).AddAsync(older with { Site = site }, DateTimeOffset.UnixEpoch, Cancel));
+        // Two windows at once, and again after a restart.
+        await Task.WhenAll(OpenAsync(), OpenAsync());
+        await server.RestartAsync();
+        var opened = await OpenAsync();
+        Assert.Equal(1, opened.Version());
+        Assert.Contains(opened["site"]!["looks"]!.AsArray(), l => l!["id"]!.GetValue<string>() == "table-standard");
+        Assert.StartsWith("New with this Sandbar: ", opened["history"]!["last"]!.GetValue<string>(), StringComparison.Ordinal);
+
+        async Task<JsonObject> OpenAsync() => (await server.Client.GetFromJsonAsync<JsonObject>("/api/sites/older?window=w", Cancel))!;
+    }
+
     [Fact]
     public async Task The_specimen_is_on_the_stage_and_not_in_the_release()
     {

@@ -52,11 +52,11 @@ public sealed class SiteStoreTests : IAsyncLifetime
         {
             var edit = Do.Color("beet", $"#{version:x6}");
             var (after, entry) = Make(site, version, edit);
-            await store.AppendAsync(after, edit, entry, Cancel);
+            await store.AppendAsync(after, edit, entry, cancel: Cancel);
             site = after;
         }
         var stored = await new SiteStore(folder).OpenAsync("pellwyn", Cancel);
-        Assert.Equal((count, count), (stored!.Version, stored.Journal.Count));
+        Assert.Equal((count, count, false), (stored!.Version, stored.Journal.Count, stored.IsOld));
         Assert.Equal($"#{count:x6}", stored.Site.Palette.Colors.Get("beet").Css());
         var entries = await store.EntriesAsync("pellwyn", [3, 1], Cancel);
         Assert.Equal(["beet → #000001", "beet → #000003"], entries.Select(e => e.Line.Label));
@@ -73,7 +73,7 @@ public sealed class SiteStoreTests : IAsyncLifetime
             var (after, entry) = Make(site, 1, edit);
             try
             {
-                await new SiteStore(folder).AppendAsync(after, edit, entry, Cancel);
+                await new SiteStore(folder).AppendAsync(after, edit, entry, cancel: Cancel);
                 return true;
             }
             catch (VersionTakenException)
@@ -91,7 +91,7 @@ public sealed class SiteStoreTests : IAsyncLifetime
         var site = (await store.OpenAsync("pellwyn", Cancel))!.Site;
         var edit = new RenameSite("Pellwyn Seeds");
         var (after, entry) = Make(site, 1, edit);
-        await store.AppendAsync(after, edit, entry, Cancel);
+        await store.AppendAsync(after, edit, entry, cancel: Cancel);
         Assert.Equal("Pellwyn Seeds", Assert.Single(await store.ListAsync(Cancel)).Name);
     }
 

@@ -72,7 +72,7 @@ public sealed class LocalServer : IAsyncDisposable
 
     private static async Task<WebApplication> OpenAsync(string store, int port)
     {
-        var app = SandbarServer.Create(new(store, Path.Combine(Root, "client", "dist"), port, Fresh: false));
+        var app = SandbarServer.Create(new(store, Path.Combine(Root, "client", "dist"), port));
         await SandbarServer.PrepareAsync(app);
         await app.StartAsync();
         return app;

@@ -73,6 +73,8 @@ public static class History
             overwrites.UnionWith(entry.Patch.ChangedSince(undone));
             undone = entry.Patch.Inverse().Apply(undone);
         }
+        // Looks of the catalogue that are taken out are not brought again.
+        undone = undone with { TakenLooks = site.TakenLooks };
         return new(new(gesture.Gesture, gesture.Label, gesture.Again), Patch.Between(site, undone), [.. overwrites]);
     }
 

@@ -56,6 +56,9 @@ public sealed class StoredDocument
         return isOlder ? ValuesThatHold.In(site) : site;
     }
 
+    /// <summary>Whether it says all that a site says, as it is: one of an earlier program may lack what sites have gained since.</summary>
+    public bool Says(Site site) => JsonNode.DeepEquals(root, JsonSerializer.SerializeToNode(site, SiteJson.Options));
+
     private void UpTo(int format)
     {
         for (; Format < format; Format++) Upgrade.From(Format)(root);
