@@ -52,6 +52,24 @@ public sealed class EdgesTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task A_shadow_gets_a_layer_inside()
+    {
+        await workplace.Server.EditAsync(0, new { kind = "setCell", look = "card-standard", property = "shadow", state = "rest", from = (int?)null, below = (int?)null, text = "lift" }).OkAsync();
+        Browser.Open(workplace.At("/sites/pellwyn/edges?view=shadows"));
+        Browser.Named("button", "Add a layer").Click();
+        Until("2");
+        Browser.Starting("button", "Side of layer 2").Click();
+        Browser.Press("inside" + Keys.Enter);
+        Until("3");
+        // How Chromium writes it: a colour first, inset last.
+        Browser.Until(() => Browser.StageStyle(".card-standard", "box-shadow") is var shadow && !shadow.StartsWith("none", StringComparison.Ordinal) && shadow.EndsWith(" inset", StringComparison.Ordinal), "the stage to follow");
+        Browser.Starting("button", "Move layer 2 up").Click();
+        Until("4");
+        Browser.Until(() => Browser.StageStyle(".card-standard", "box-shadow") is var shadow && shadow.IndexOf(" inset", StringComparison.Ordinal) is > 0 and var at && at < shadow.Length - 10, "the order on the stage");
+        Assert.Contains(": inset ", await StyleSheetAsync(), StringComparison.Ordinal);
+    }
+
+    [Fact]
     public async Task A_name_that_is_taken_is_said_at_its_place_and_nothing_is_added()
     {
         Browser.Open(workplace.At("/sites/pellwyn/edges?view=radii"));

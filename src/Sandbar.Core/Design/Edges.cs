@@ -13,4 +13,8 @@ public sealed record Radius(string Id, string Name, string CssName, Value Size) 
 public sealed record Shadow(string Id, string Name, string CssName, ImmutableArray<ShadowLayer> Layers) : Named(Id, Name, CssName);
 
 /// <param name="Opacity">%.</param>
-public sealed record ShadowLayer(string Id, Value X, Value Y, Value Blur, Value Spread, Value Color, Value Opacity) : IListed;
+public sealed record ShadowLayer(string Id, Value X, Value Y, Value Blur, Value Spread, Value Color, Value Opacity) : IListed
+{
+    /// <summary>Whether it falls outside the box or inside.</summary>
+    public Value Side { get; init; } = new WordValue("outside");
+}

@@ -4,7 +4,7 @@ using Sandbar.Core.Values;
 
 namespace Sandbar.Core.Foundations.Edges;
 
-/// <summary>Named shadows.</summary>
+/// <summary>Named shadows of one or several layers, as the box shadows of CSS Backgrounds and Borders 3.</summary>
 public sealed class ShadowKind : NamedKind<Shadow>
 {
     public const string Kind = "shadow";
@@ -21,8 +21,9 @@ public sealed class ShadowKind : NamedKind<Shadow>
 
     public override bool FollowsScheme => true;
 
-    public override Items Items { get; } = new Items<Shadow, ShadowLayer>("layer", (1, 1), s => s.Layers, (s, layers) => s with { Layers = layers }, (layer, id) => layer with { Id = id },
+    public override Items Items { get; } = new Items<Shadow, ShadowLayer>("layer", (1, 20), s => s.Layers, (s, layers) => s with { Layers = layers }, (layer, id) => layer with { Id = id },
     [
+        new Field<ShadowLayer>(new() { Id = "side", Name = "Side", Kind = new WordValues(), Words = [new("outside", "outside", ""), new("inside", "inside", "inset ")] }, l => l.Side, (l, value) => l with { Side = value }),
         Length("x", "Across", l => l.X, (l, value) => l with { X = value }),
         Length("y", "Down", l => l.Y, (l, value) => l with { Y = value }),
         Length("blur", "Blur", l => l.Blur, (l, value) => l with { Blur = value }, min: 0),
@@ -44,10 +45,11 @@ public sealed class ShadowKind : NamedKind<Shadow>
 
     protected override IEnumerable<Token> Tokens(SiteReads reads, Shadow thing) => [new(Token(thing), string.Join(", ", thing.Layers.Select(layer => Css(reads, layer))), thing.Id)];
 
-    private static string Css(SiteReads reads, ShadowLayer layer)
+    private string Css(SiteReads reads, ShadowLayer layer)
     {
+        var side = Items.Fields[0].Setting.Css(reads, layer.Side);
         var lengths = string.Join(' ', new[] { layer.X, layer.Y, layer.Blur, layer.Spread }.Select(length => ValueForms.Css(reads, length)));
-        return $"{lengths} color-mix(in srgb, {ValueForms.Css(reads, layer.Color)} {ValueForms.Css(reads, layer.Opacity)}, transparent)";
+        return $"{side}{lengths} color-mix(in srgb, {ValueForms.Css(reads, layer.Color)} {ValueForms.Css(reads, layer.Opacity)}, transparent)";
     }
 
     private static Field<ShadowLayer> Length(string id, string name, Func<ShadowLayer, Value> read, Func<ShadowLayer, Value, ShadowLayer> written, decimal min = -500) =>
