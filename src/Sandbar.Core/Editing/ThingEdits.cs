@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations;
 using Sandbar.Core.Values;
@@ -109,7 +110,9 @@ public sealed record RemoveThing(string Of, string Id, string? By = null, string
             if (By is not null)
             {
                 if (By == Id || place.Find(By) is null) return new Problem("/by", $"Choose another {place.Called} to take its place.");
-                site = Uses.Replaced(site, place.Kind, Id, By);
+                var replaced = Uses.Replaced(site, place.Kind, Id, By);
+                if (ProblemOfUsers(site, replaced) is { } wrong) return new Problem("/by", $"{place.NameOf(place.Find(By)!)} cannot take its place. {wrong.Message}");
+                site = replaced;
                 place = ThingPlace.Find(site, Of, In)!;
                 thing = place.Find(Id)!;
             }
@@ -125,5 +128,16 @@ public sealed record RemoveThing(string Of, string Id, string? By = null, string
     {
         if (ThingPlace.Find(site, Of, In) is not { } place || place.Find(Id) is not { } thing) return "Removed";
         return By is not null && place.Find(By) is { } by ? $"{place.NameOf(thing)} replaced by {place.NameOf(by)}" : $"{place.NameOf(thing)} removed";
+    }
+
+    /// <summary>What is wrong with a thing that refers to the one which took the place; null where nothing is.</summary>
+    private static Problem? ProblemOfUsers(Site before, Site after)
+    {
+        var users = from kind in Kinds.AllListed
+                    from thing in kind.Things(after)
+                    where !ReferenceEquals(thing, kind.Find(before, thing.Id))
+                    from problem in ThingCheck.Problems(after, kind, thing)
+                    select problem;
+        return users.FirstOrDefault();
     }
 }

@@ -51,7 +51,7 @@ public class RandomEditTests
             site = after;
         }
         Assert.Equal(Json(site), Json(SiteFile.Read(SiteFile.Write(site))));
-    }, iter: 3000);
+    }, iter: 60);
 
     [Fact]
     public void Whatever_is_kept_from_before_the_sheet_is_the_one_a_fresh_start_gives() => Edits.Array[1, 12].Sample(edits =>

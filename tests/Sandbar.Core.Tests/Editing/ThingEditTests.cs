@@ -164,6 +164,11 @@ public class ThingEditTests
         Assert.Contains("read by every page", site.Refused(new RemoveThing("role", "ground")).Message, StringComparison.Ordinal);
     }
 
+    /// <summary>Found by a random run: what is readable on a role would be readable on itself.</summary>
+    [Fact]
+    public void What_takes_the_place_must_fit_wherever_the_other_is_used() =>
+        Assert.Contains("attention text would be readable on itself", Demo.Site.Refused(new RemoveThing("role", "attention", "attention-text")).Message, StringComparison.Ordinal);
+
     /// <summary>Two texts that a field can be typed as, and that differ.</summary>
     private static string[] Texts(Site site, ListedKind kind, IListed thing, Field field)
     {
