@@ -3,6 +3,7 @@ import { useState, type FormEvent } from 'react';
 import type { Schemas } from '../api/client';
 import { useActions } from '../site/editingContext';
 import { Problem } from '../ui/Problem';
+import { withArticle } from '../ui/words';
 
 /** A new thing by its name; what it is made of is set in its editor. */
 export function AddThing({ kind, onDone }: { kind: Schemas['KindView']; onDone: (id: string) => void }) {
@@ -17,7 +18,7 @@ export function AddThing({ kind, onDone }: { kind: Schemas['KindView']; onDone: 
     else setProblem(wrong);
   };
   return (
-    <form className="add-form" aria-label={`Add a ${kind.name}`} onSubmit={(event) => void add(event)}>
+    <form className="add-form" aria-label={`Add ${withArticle(kind.name)}`} onSubmit={(event) => void add(event)}>
       <Input
         aria-label={`Name of the ${kind.name}`}
         placeholder="name"

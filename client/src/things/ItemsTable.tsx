@@ -4,6 +4,7 @@ import type { Schemas, ThingView } from '../api/client';
 import { namesIn } from '../site/catalogue';
 import { useActions, useEditing } from '../site/editingContext';
 import { Problem } from '../ui/Problem';
+import { withArticle } from '../ui/words';
 import { ValueCell } from '../values/ValueCell';
 
 interface Props {
@@ -98,7 +99,7 @@ export function ItemsTable({ kind, items, thing }: Props) {
       {!isFixed && (
         <div className="below-rows">
           <Button size="small" disabled={list.length >= items.most} onClick={() => void add()}>
-            Add a {items.name}
+            Add {withArticle(items.name)}
           </Button>
         </div>
       )}

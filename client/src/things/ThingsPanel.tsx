@@ -5,6 +5,7 @@ import { useSetAddress } from '../site/address';
 import { kindOf, thingsOf } from '../site/catalogue';
 import { useEditing } from '../site/editingContext';
 import { Shortened } from '../ui/Shortened';
+import { withArticle } from '../ui/words';
 import { AddThing } from './AddThing';
 import { ThingEditor } from './ThingEditor';
 import './ThingsPanel.css';
@@ -47,7 +48,7 @@ export function ThingsPanel({ kind: code }: { kind: string }) {
       </div>
       <div className="below-rows">
         <Button size="small" onClick={() => choose(NEW)} disabled={adding}>
-          Add a {kind.name}
+          Add {withArticle(kind.name)}
         </Button>
       </div>
       {adding && <AddThing kind={kind} onDone={choose} />}

@@ -71,7 +71,7 @@ public sealed record RenameThing(string Of, string Id, string Name) : Edit
     public override Outcome Apply(Site site)
     {
         if (ThingPlace.Find(site, Of, null) is not { } place || place.Find(Id) is not { } thing) return ThingPlace.Gone;
-        if (thing is not Named named) return new Problem("/of", $"A {place.Called} is named by its place.");
+        if (thing is not Named named) return new Problem("/of", $"The name of {Sentence.A(place.Called)} is its place.");
         if (Naming.Check(site, place.Kind, Id, Name) is { } bad) return bad;
         return place.Settled(place.With(place.All.Replace(thing, ((INamedKind)place.Kind).Called(site, named, Name))), Id, _ => "/name");
     }

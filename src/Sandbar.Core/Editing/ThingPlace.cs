@@ -53,7 +53,7 @@ internal sealed class ThingPlace
     /// <summary>The thing with a field as typed, or what is wrong with it.</summary>
     public (IListed? Thing, Problem? Problem) Read(IListed thing, string field, string text, string path)
     {
-        if (Fields.FirstOrDefault(f => f.Id == field) is not { } found) return (null, new("/field", $"A {Called} has no such setting."));
+        if (Fields.FirstOrDefault(f => f.Id == field) is not { } found) return (null, new("/field", $"There is no such setting of {Sentence.A(Called)}."));
         try
         {
             return (found.With(thing, found.Setting.Read(site, text)), null);

@@ -21,11 +21,11 @@ public static class Naming
         foreach (var other in Neighbours(kind))
         {
             if (other is ListedKind listed && listed.Things(site).FirstOrDefault(t => (other != kind || t.Id != id) && Same(listed.NameOf(site, t), wanted)) is not null)
-                return new(path, other == kind ? $"“{wanted}” is taken. Choose another name." : $"“{wanted}” is the name of a {other.Name}, and either may be meant. Choose another name.");
+                return new(path, other == kind ? $"“{wanted}” is taken. Choose another name." : $"“{wanted}” is the name of {Sentence.A(other.Name)}, and either may be meant. Choose another name.");
         }
         var steps = Neighbours(kind).Any(k => k.HasSteps);
         if (steps && StepText.EndsLikeStep(wanted)) return new(path, $"“{wanted}” reads like a step of another {kind.Name}. Choose another name.");
-        if (IsReserved(kind, wanted)) return new(path, $"“{wanted}” means something of its own where a {kind.Name} can be typed. Choose another name.");
+        if (IsReserved(kind, wanted)) return new(path, $"“{wanted}” means something of its own where {Sentence.A(kind.Name)} can be typed. Choose another name.");
         return null;
     }
 

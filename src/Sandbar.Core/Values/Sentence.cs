@@ -10,6 +10,9 @@ internal static class Sentence
         return all.Count < 2 ? string.Concat(all) : $"{string.Join(", ", all.SkipLast(1))} or {all[^1]}";
     }
 
+    /// <summary>A noun with its article: a colour, an easing.</summary>
+    public static string A(string noun) => $"{("aeiou".Contains(noun[0], StringComparison.OrdinalIgnoreCase) ? "an" : "a")} {noun}";
+
     /// <summary>Some of them, and how many more there are.</summary>
     public static string Some(IEnumerable<string> words, int most)
     {
