@@ -70,14 +70,37 @@ public sealed class EdgesTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task An_easing_is_added_and_used_in_the_overrides()
+    {
+        await workplace.Server.EditAsync(0, new { kind = "setOverrides", css = ".card { transition-timing-function: var(--easing-soft, linear); }" }).OkAsync();
+        Browser.Open(workplace.At("/sites/pellwyn/edges?view=easings"));
+        Assert.Equal("linear", Browser.StageStyle(".card-standard", "transition-timing-function"));
+        Browser.Named("button", "Add an easing").Click();
+        UntilNameIsAsked();
+        Browser.Press("soft" + Keys.Enter);
+        Until("2");
+        Browser.Until(() => Browser.StageStyle(".card-standard", "transition-timing-function") == "cubic-bezier(0.25, 0.1, 0.25, 1)", "the easing on the stage");
+        Browser.Starting("button", "Second point, time of soft").Click();
+        Browser.Press("0.8");
+        Browser.Until(() => Browser.StageStyle(".card-standard", "transition-timing-function") == "cubic-bezier(0.25, 0.1, 0.8, 1)", "the stage to follow");
+        Browser.Press(Keys.Enter);
+        Until("3");
+        Assert.Contains("--easing-soft: cubic-bezier(0.25, 0.1, 0.8, 1);", await StyleSheetAsync(), StringComparison.Ordinal);
+    }
+
+    [Fact]
     public async Task A_name_that_is_taken_is_said_at_its_place_and_nothing_is_added()
     {
         Browser.Open(workplace.At("/sites/pellwyn/edges?view=radii"));
         Browser.Named("button", "Add a radius").Click();
+        UntilNameIsAsked();
         Browser.Press("ROUND" + Keys.Enter);
         Browser.Until(() => Browser.Run<string>("return [...document.querySelectorAll('[role=alert]')].map(a => a.textContent).join()").Contains("“ROUND” is taken", StringComparison.Ordinal), "the message");
         Assert.Equal(0, (await workplace.Server.SiteAsync()).Version());
     }
+
+    private void UntilNameIsAsked() =>
+        Browser.Until(() => Browser.Run<bool>("return document.activeElement?.matches('.add-form input') ?? false"), "the field for the name");
 
     private void Until(string version)
     {

@@ -1,5 +1,6 @@
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
+using Sandbar.Core.Foundations.Motion;
 using Sandbar.Core.Samples.Pellwyn;
 using Sandbar.Core.Values;
 
@@ -10,7 +11,8 @@ internal static class Demo
 {
     public static readonly SiteWithAssets Sample = PellwynSample.Create();
 
-    public static Site Site => Sample.Site;
+    /// <summary>The site, with one of every kind.</summary>
+    public static Site Site { get; } = Sample.Site.After(new AddThing(EasingKind.Kind, "soft", "soft"));
 
     /// <summary>The site after an edit that must succeed.</summary>
     public static Site After(this Site site, Edit edit)

@@ -1,3 +1,4 @@
+using Microsoft.Data.Sqlite;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Foundations.Palette;
@@ -61,6 +62,25 @@ public sealed class SiteStoreTests : IAsyncLifetime
         var entries = await store.EntriesAsync("pellwyn", [3, 1], Cancel);
         Assert.Equal(["beet → #000001", "beet → #000003"], entries.Select(e => e.Line.Label));
         Assert.Equal("/palette/colors/beet/color", Assert.Single(entries[0].Patch.Changes).Path);
+    }
+
+    /// <summary>A store from before sites had easings: what is done to them now is found again.</summary>
+    [Fact]
+    public async Task An_edit_of_what_the_stored_document_does_not_have_is_found_again()
+    {
+        await using (var connection = new SqliteConnection($"Data Source={Path.Combine(folder, "sandbar.db")}"))
+        {
+            await connection.OpenAsync(Cancel);
+            await using var command = connection.CreateCommand();
+            command.CommandText = "UPDATE Checkpoints SET Document = json_remove(Document, '$.motion')";
+            Assert.Equal(1, await command.ExecuteNonQueryAsync(Cancel));
+        }
+        var stored = (await store.OpenAsync("pellwyn", Cancel))!;
+        Assert.True(stored.IsOld);
+        var edit = new AddThing("easing", "soft", "soft");
+        var (after, entry) = Make(stored.Site, 1, edit);
+        await store.AppendAsync(after, edit, entry, whole: stored.IsOld, Cancel);
+        Assert.Equal("soft", Assert.Single((await new SiteStore(folder).OpenAsync("pellwyn", Cancel))!.Site.Motion.Easings).Name);
     }
 
     [Fact]

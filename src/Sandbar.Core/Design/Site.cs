@@ -37,6 +37,8 @@ public sealed record Site(
     Overrides Overrides) : INode
 {
     public const int CurrentFormat = 2;
+
+    public MotionFoundation Motion { get; init; } = new([]);
 }
 
 /// <summary>One look of a part: values by property, state and break.</summary>

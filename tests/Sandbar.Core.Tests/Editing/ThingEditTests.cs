@@ -188,6 +188,7 @@ public class ThingEditTests
     private static string[] Numbers(Setting setting) => (setting.Min, setting.Max) switch
     {
         (-1000, _) => ["30%", "70%"],
+        (0, 1) => ["0.3", "0.75"],
         ( <= 1, <= 21) => ["1.5", "1.75"],
         ( <= 1, 1000) => ["350", "850"],
         (_, 360) => ["140deg", "219deg"],
