@@ -23,11 +23,11 @@ public sealed record Reach(int Pages, int Elements)
         int pages = 0, elements = 0;
         foreach (var page in after.Pages)
         {
-            using var document = PageDocuments.Of(after, page);
+            using var document = PageDocument.Of(after, page);
             var reached = new HashSet<IElement>();
             foreach (var (selector, scheme) in changed.Selectors)
-                reached.UnionWith(PageDocuments.Find(document, selector).Where(e => scheme is null || e.Closest("[data-scheme]")?.GetAttribute("data-scheme") == scheme));
-            reached.UnionWith(document.QuerySelectorAll("[data-block]").Where(e => blocks.Contains(e.GetAttribute("data-block")!)));
+                reached.UnionWith(document.Find(selector).Where(e => scheme is null || e.Closest("[data-scheme]")?.GetAttribute("data-scheme") == scheme));
+            reached.UnionWith(document.Find("[data-block]").Where(e => blocks.Contains(e.GetAttribute("data-block")!)));
             if (reached.Count > 0) pages++;
             elements += reached.Count;
         }
@@ -57,7 +57,7 @@ public sealed record Reach(int Pages, int Elements)
         private readonly HashSet<(string Name, string? Scheme)> properties = [];
 
         /// <summary>Selectors of elements with other declarations, and the scheme they must stand in; null for any.</summary>
-        public HashSet<(string Selector, string? Scheme)> Selectors { get; } = [];
+        public HashSet<(NestedSelector Selector, string? Scheme)> Selectors { get; } = [];
 
         public void Compare(StyleSheet earlier, StyleSheet later)
         {
@@ -77,7 +77,7 @@ public sealed record Reach(int Pages, int Elements)
         public void Follow(StyleSheet sheet)
         {
             var written = Parser.ParseStyleSheet(sheet.Overrides);
-            var readers = sheet.Rules.SelectMany(r => r.Declarations.Select(d => (Elements: r.Elements, Scheme: SchemeOf(r), d.Name, d.Value)))
+            var readers = sheet.Rules.SelectMany(r => r.Declarations.Select(d => (Elements: Elements(r), Scheme: SchemeOf(r), d.Name, d.Value)))
                 .Concat(FlatRules.Of(written).SelectMany(r => r.Declarations.Select(d => (r.Elements, Scheme: (string?)null, d.Name, Value: written.Text(d)))))
                 .Where(d => d.Value.Contains("var(", StringComparison.Ordinal)).ToList();
             var next = new Queue<(string Name, string? Scheme)>(properties);
@@ -97,17 +97,19 @@ public sealed record Reach(int Pages, int Elements)
             foreach (var declaration in declarations)
             {
                 if (declaration.Name.StartsWith("--", StringComparison.Ordinal)) properties.Add((declaration.Name, SchemeOf(rule)));
-                else Selectors.Add((rule.Elements, null));
+                else Selectors.Add((Elements(rule), null));
             }
         }
 
         /// <summary>The CSS name of the scheme whose carriers a rule is for; null for other rules.</summary>
         private string? SchemeOf(Rule rule) => palette.Schemes.FirstOrDefault(s => rule.Selector == $"[data-scheme=\"{s.CssName}\"]")?.CssName;
 
-        private static IEnumerable<(string Elements, string Text)> Written(StyleSheet sheet)
+        private static NestedSelector Elements(Rule rule) => new([rule.Elements], null);
+
+        private static IEnumerable<(NestedSelector Elements, NestedSelector Selector, NestedSelector? Always, string Text)> Written(StyleSheet sheet)
         {
             var parsed = Parser.ParseStyleSheet(sheet.Overrides);
-            return FlatRules.Of(parsed).Select(r => (r.Elements, $"{r.Selector}{r.HoldsAlways}{string.Join(';', r.Declarations.Select(parsed.Text))}"));
+            return FlatRules.Of(parsed).Where(r => r.Declarations.Count > 0).Select(r => (r.Elements, r.Selector, r.Always, string.Join(';', r.Declarations.Select(parsed.Text))));
         }
 
         private static bool Reads(string value, string name)

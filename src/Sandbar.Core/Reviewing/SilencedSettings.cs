@@ -17,17 +17,17 @@ public static class SilencedSettings
     /// <summary>A note for each declaration that silences something, at its name.</summary>
     public static ImmutableArray<SyntaxError> Of(Site site, StyleSheet sheet)
     {
-        var written = FlatRules.Of(Parser.ParseStyleSheet(site.Overrides.Site)).Where(r => r.HoldsAlways && r.Declarations.Count > 0).ToList();
+        var written = FlatRules.Of(Parser.ParseStyleSheet(site.Overrides.Site)).Where(r => r.Always is not null && r.Declarations.Count > 0).ToList();
         if (written.Count == 0) return [];
         var varied = sheet.Rules.Where(r => r.State != State.Rest || r.Widths != Interval.All).ToList();
         var silenced = new Dictionary<DeclarationNode, HashSet<(Rule Rule, Declaration Declaration)>>();
         foreach (var page in site.Pages)
         {
-            using var document = PageDocuments.Of(site, page);
-            var elements = varied.Select(r => r.Elements).Distinct().ToDictionary(s => s, s => PageDocuments.Find(document, s).ToHashSet(), StringComparer.Ordinal);
+            using var document = PageDocument.Of(site, page);
+            var elements = varied.Select(r => r.Elements).Distinct().ToDictionary(s => s, s => document.Find(s).ToHashSet(), StringComparer.Ordinal);
             foreach (var rule in written)
             {
-                var found = PageDocuments.Find(document, rule.Selector);
+                var found = document.Find(rule.Always!);
                 if (found.Count == 0) continue;
                 foreach (var generated in varied.Where(v => found.Any(elements[v.Elements].Contains)))
                 {

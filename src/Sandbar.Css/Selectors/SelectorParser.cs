@@ -14,10 +14,7 @@ public static class SelectorParser
 
     private static readonly HashSet<string> TakingSelectors = new(["is", "where", "not", "has", "matches", "-webkit-any", "host", "host-context"], StringComparer.Ordinal);
 
-    private static readonly HashSet<string> Nth = new(["nth-child", "nth-last-child"], StringComparer.Ordinal);
-
-    /// <summary>Functional pseudo-classes whose arguments are no selectors.</summary>
-    private static readonly HashSet<string> OtherFunctions = new(["nth-of-type", "nth-last-of-type", "lang", "dir", "state", "active-view-transition-type", "heading"], StringComparer.Ordinal);
+    private static readonly HashSet<string> Nth = new(["nth-child", "nth-last-child", "nth-of-type", "nth-last-of-type"], StringComparer.Ordinal);
 
     /// <summary>Selectors Level 4, HTML and CSS View Transitions, as Chromium has them.</summary>
     private static readonly HashSet<string> PseudoClasses = new(
@@ -180,12 +177,13 @@ public static class SelectorParser
         private TypeSelector? TypeOrUniversal()
         {
             var from = Position;
-            // Namespaces (ns|name) are read and not told apart: a page's own CSS has none.
+            // Of namespaces there are only any (*|name) and none (|name): a page's own CSS declares no others.
             if (CurrentToken is { } bar && bar.IsDelim('|') && NextIsName(at + 1)) at++;
             if (CurrentToken is not { } token || !(token.Kind == TokenKind.Ident || token.IsDelim('*'))) return null;
             at++;
             if (CurrentToken is { } next && next.IsDelim('|') && NextIsName(at + 1))
             {
+                if (token.Kind == TokenKind.Ident) throw Wrong($"There is no namespace “{token.Text}”: browsers leave the whole rule out.", from, next.End);
                 at++;
                 token = CurrentToken.Value;
                 at++;
@@ -236,57 +234,77 @@ public static class SelectorParser
                     return new PseudoClassSelector(name, [], colon.Start, ident.End);
                 case FunctionValue function when function.Start == colon.End + (isElement ? 1 : 0):
                     at++;
-                    return Function(function, isElement, colon.Start);
+                    return isElement ? Piece(function, colon.Start) : State(function, colon.Start);
                 default:
                     throw Wrong("After the colon a state such as hover must follow.", colon.Start, colon.End);
             }
         }
 
-        private static SimpleSelector Function(FunctionValue function, bool isElement, int from)
+        private static PseudoClassSelector State(FunctionValue function, int from)
         {
             var name = function.Name.ToLowerInvariant();
-            if (isElement)
-            {
-                ImmutableArray<ComplexSelector> slotted = name is "slotted" or "cue" ? List(function.Values, isRelative: false) : [];
-                return PseudoElement(name, slotted, from, function.End);
-            }
             if (TakingSelectors.Contains(name))
-                return new PseudoClassSelector(name, Forgiving.Contains(name) ? ForgivingList(function.Values) : List(function.Values, isRelative: name == "has"), from, function.End);
-            if (Nth.Contains(name)) return new PseudoClassSelector(name, Of(function), from, function.End);
-            if (OtherFunctions.Contains(name) || name.StartsWith('-')) return new PseudoClassSelector(name, [], from, function.End);
-            throw Wrong($"“:{function.Name}()” is nothing that browsers know: they leave the whole rule out.", from, function.End);
+                return new(name, Forgiving.Contains(name) ? ForgivingList(function.Values) : List(function.Values, isRelative: name == "has"), from, function.End);
+            if (Nth.Contains(name)) return Counting(name, function, from);
+            return SelectorWords.OfState(name, function) is { } words ? new(name, [], from, function.End) { Words = words } : throw Unknown(function, "state", from);
         }
+
+        private static PseudoElementSelector Piece(FunctionValue function, int from)
+        {
+            var name = function.Name.ToLowerInvariant();
+            var piece = PseudoElement(name, name is "slotted" or "cue" ? List(function.Values, isRelative: false) : [], from, function.End);
+            return SelectorWords.OfPiece(name, function) is { } words ? piece with { Words = words } : throw Unknown(function, "piece of an element", from);
+        }
+
+        private static SelectorException Unknown(FunctionValue function, string what, int from) =>
+            Wrong($"“{function.Name}()” is no {what} that browsers know with what stands between its brackets: they leave the whole rule out.", from, function.End);
 
         private static PseudoElementSelector PseudoElement(string name, ImmutableArray<ComplexSelector> arguments, int from, int end) =>
             PseudoElements.Contains(name) || name.StartsWith('-')
                 ? new(name, arguments, from, end)
                 : throw Wrong($"“::{name}” is no piece of an element that browsers know: they leave the whole rule out.", from, end);
 
-        /// <summary>The selectors after <c>of</c> in <c>:nth-child(2n of .a)</c>.</summary>
-        private static ImmutableArray<ComplexSelector> Of(FunctionValue function)
+        /// <summary>A place in a row, and of children the selectors after <c>of</c>: <c>:nth-child(2n of .a)</c>.</summary>
+        private static PseudoClassSelector Counting(string name, FunctionValue function, int from)
         {
-            var of = function.Values.Select((v, i) => (v, i)).FirstOrDefault(v => v.v is TokenValue { Token: var token } && token.IsIdent("of"));
-            return of.v is null ? [] : List(function.Values[(of.i + 1)..], isRelative: false);
+            var of = name is "nth-child" or "nth-last-child" ? function.Values.ToList().FindIndex(v => v is TokenValue { Token: var token } && token.IsIdent("of")) : -1;
+            var count = of < 0 ? function.Values.AsSpan() : function.Values.AsSpan()[..of];
+            if (!AnPlusB.TryParse(count, out var nth)) throw Wrong($"“:{function.Name}()” takes which of a row it is: 3, odd, even, or a pattern such as 2n+1.", from, function.End);
+            return new(name, of < 0 ? [] : List(function.Values[(of + 1)..], isRelative: false), from, function.End) { Nth = nth };
         }
 
         private static AttributeSelector Attribute(BlockValue block)
         {
             var inner = block.Values.Where(v => v is not TokenValue { Token.Kind: TokenKind.Whitespace }).ToList();
-            var tokens = inner.OfType<TokenValue>().Select(v => v.Token).ToList();
-            if (tokens.Count != inner.Count || tokens.Count == 0) throw Broken();
-            var bar = tokens.FindIndex(t => t.IsDelim('|'));
-            if (bar >= 0 && bar < 2 && tokens.Count > bar + 1 && tokens[bar + 1].Kind == TokenKind.Ident) tokens.RemoveRange(0, bar + 1);
-            if (tokens[0].Kind != TokenKind.Ident) throw Broken();
-            var name = tokens[0].Text;
-            if (tokens.Count == 1) return new(name, block.Start, block.End);
-            var next = 1;
-            if (tokens[next].Kind == TokenKind.Delim && "~|^$*".Contains(tokens[next].Text, StringComparison.Ordinal)) next++;
-            if (next >= tokens.Count || !tokens[next].IsDelim('=')) throw Broken();
-            next++;
-            if (next >= tokens.Count || tokens[next].Kind is not (TokenKind.Ident or TokenKind.String)) throw Broken();
-            next++;
-            if (next < tokens.Count && !(tokens[next].IsIdent("i") || tokens[next].IsIdent("s"))) throw Broken();
-            return next + 1 >= tokens.Count ? new(name, block.Start, block.End) : throw Broken();
+            var tokens = inner.OfType<TokenValue>().Select(v => v.Token).ToArray();
+            // Of namespaces there are only any (*|name) and none (|name): a page's own CSS declares no others.
+            var bar = Array.FindIndex(tokens, t => t.IsDelim('|'));
+            var isPrefixed = tokens.Length > bar + 1 && (bar == 0 || (bar == 1 && tokens[0].IsDelim('*'))) && tokens[bar + 1].Kind == TokenKind.Ident;
+            if (isPrefixed) tokens = tokens[(bar + 1)..];
+            if (inner.Count == 0 || !inner.TrueForAll(v => v is TokenValue) || tokens[0].Kind != TokenKind.Ident) throw Broken();
+            if (tokens.Length == 1) return new(tokens[0].Text, null, "", IgnoresCase: false, block.Start, block.End);
+            AttributeOperator? by = tokens[1] is not { Kind: TokenKind.Delim, Text: var sign } ? null : sign switch
+            {
+                "=" => AttributeOperator.Equals,
+                "~" => AttributeOperator.Includes,
+                "|" => AttributeOperator.DashMatch,
+                "^" => AttributeOperator.Prefix,
+                "$" => AttributeOperator.Suffix,
+                "*" => AttributeOperator.Substring,
+                _ => null,
+            };
+            if (by is null) throw Broken();
+            var at = 2;
+            if (by != AttributeOperator.Equals)
+            {
+                if (tokens.Length < 3 || !tokens[2].IsDelim('=') || tokens[2].Start != tokens[1].End) throw Broken();
+                at = 3;
+            }
+            if (tokens.Length <= at || tokens[at].Kind is not (TokenKind.Ident or TokenKind.String)) throw Broken();
+            if (tokens.Length > at + 1 && tokens[at + 1].IsIdent("s")) throw Wrong("Not every browser knows the flag s: those that do not leave the whole rule out.", block.Start, block.End);
+            var ignoresCase = tokens.Length > at + 1;
+            if (tokens.Length > at + 2 || (ignoresCase && !tokens[at + 1].IsIdent("i"))) throw Broken();
+            return new(tokens[0].Text, by, tokens[at].Text, ignoresCase, block.Start, block.End);
 
             SelectorException Broken() => Wrong("An attribute is written [name] or [name=\"value\"].", block.Start, block.End);
         }

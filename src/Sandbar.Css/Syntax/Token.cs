@@ -36,9 +36,10 @@ public enum TokenKind
 /// <param name="Number">The value of a number, percentage or dimension.</param>
 /// <param name="Unit">The unit of a dimension, escapes resolved.</param>
 /// <param name="IsInteger">Whether a number was written without fraction and exponent.</param>
+/// <param name="HasSign">Whether a number was written with its sign.</param>
 /// <param name="IsId">Whether a hash would be a valid ID selector.</param>
 public readonly record struct Token(
-    TokenKind Kind, int Start, int End, string Text = "", double Number = 0, string Unit = "", bool IsInteger = false, bool IsId = false)
+    TokenKind Kind, int Start, int End, string Text = "", double Number = 0, string Unit = "", bool IsInteger = false, bool HasSign = false, bool IsId = false)
 {
     public bool IsDelim(char c) => Kind == TokenKind.Delim && Text.Length == 1 && Text[0] == c;
 

@@ -123,15 +123,16 @@ public sealed class Tokenizer
     // §4.3.3
     private Token Numeric(int start)
     {
+        var hasSign = Peek() is '+' or '-';
         var (number, isInteger) = Number();
         if (StartsIdent(0))
         {
             var unit = Name();
-            return new(TokenKind.Dimension, start, at, Number: number, Unit: unit, IsInteger: isInteger);
+            return new(TokenKind.Dimension, start, at, Number: number, Unit: unit, IsInteger: isInteger, HasSign: hasSign);
         }
-        if (Peek() != '%') return new(TokenKind.Number, start, at, Number: number, IsInteger: isInteger);
+        if (Peek() != '%') return new(TokenKind.Number, start, at, Number: number, IsInteger: isInteger, HasSign: hasSign);
         at++;
-        return new(TokenKind.Percentage, start, at, Number: number, IsInteger: isInteger);
+        return new(TokenKind.Percentage, start, at, Number: number, IsInteger: isInteger, HasSign: hasSign);
     }
 
     // §4.3.4

@@ -58,14 +58,17 @@ public class ReachTests
     {
         var css = Demo.Site.Overrides.Site;
         AssertReach(new SetOverrides($"{css}\n.card-title:hover {{ color: red }}"), ".card-title");
-        AssertReach(new SetOverrides($"{css}\n.card {{ & > .card-body {{ color: red }} }}"), ".card, .card-body");
+        AssertReach(new SetOverrides($"{css}\n.card {{ & > .card-body {{ color: red }} }}"), ".card-body");
+        // Nested 26 deep: millions of selectors when multiplied out.
+        var deep = $"main {{ {string.Concat(Enumerable.Repeat("&, & * { ", 24))} .card-body {{ color: red }} {new string('}', 25)}";
+        AssertReach(new SetOverrides($"{css}\n{deep}"), "main .card-body");
     }
 
     private static void AssertReach(Edit edit, string selector) => Assert.Equal(Count(selector), Reach.Of(Demo.Site, Demo.Site.After(edit)));
 
     private static Reach Count(string selector)
     {
-        var found = Demo.Site.Pages.Select(p => PageDocuments.Of(Demo.Site, p).QuerySelectorAll(selector).Length).ToList();
+        var found = Demo.Site.Pages.Select(p => PageDocument.Of(Demo.Site, p).Find(selector).Count).ToList();
         return new(found.Count(n => n > 0), found.Sum());
     }
 }

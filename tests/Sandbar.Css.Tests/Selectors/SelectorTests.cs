@@ -21,6 +21,74 @@ public class SelectorTests
         }
     }
 
+    /// <summary>CSS Syntax 3, §6.2, with its examples.</summary>
+    [Theory]
+    [InlineData("2n+0", "2n")]
+    [InlineData("even", "2n")]
+    [InlineData("EVEN", "2n")]
+    [InlineData("4n+1", "4n+1")]
+    [InlineData("odd", "2n+1")]
+    [InlineData("10n-1", "10n-1")]
+    [InlineData("5", "5")]
+    [InlineData("+5", "5")]
+    [InlineData("-6n + 3", "-6n+3")]
+    [InlineData("+n", "1n")]
+    [InlineData("-N- 2", "-1n-2")]
+    [InlineData("n", "1n")]
+    [InlineData("3n +1", "3n+1")]
+    [InlineData("0n+5", "5")]
+    [InlineData("n/* */+3", "1n+3")]
+    [InlineData("banana", null)]
+    [InlineData("3 n", null)]
+    [InlineData("+ 2n", null)]
+    [InlineData("+ 2", null)]
+    [InlineData("3n + -6", null)]
+    [InlineData("2/**/n", null)]
+    [InlineData("2n 1", null)]
+    [InlineData("1.5n", null)]
+    [InlineData("2n+", null)]
+    [InlineData("", null)]
+    [InlineData("2n+1 3", null)]
+    [InlineData("(2n)", null)]
+    public void Places_in_a_row_are_read(string text, string? read) => Assert.Equal(read, AnPlusB.TryParse(Parser.ParseValues(text).AsSpan(), out var nth) ? nth.ToString() : null);
+
+    /// <summary>Selectors Level 4, §13.3: from -n+3 the first three; from 3n-1 every third from the second.</summary>
+    [Theory]
+    [InlineData("-n+3", 1, 2, 3)]
+    [InlineData("3n-1", 2, 5, 8)]
+    [InlineData("7", 7)]
+    [InlineData("n+8", 8, 9, 10)]
+    [InlineData("-n")]
+    public void A_row_is_counted(string text, params int[] places)
+    {
+        Assert.True(AnPlusB.TryParse(Parser.ParseValues(text).AsSpan(), out var nth));
+        Assert.Equal(places, Enumerable.Range(1, 10).Where(nth.Takes));
+    }
+
+    [Theory]
+    [InlineData("[a]", "a", null, "", false)]
+    [InlineData("[|a ~= b]", "a", AttributeOperator.Includes, "b", false)]
+    [InlineData("[*|a='x y' I]", "a", AttributeOperator.Equals, "x y", true)]
+    [InlineData("[a|=en]", "a", AttributeOperator.DashMatch, "en", false)]
+    [InlineData("[a^=b i]", "a", AttributeOperator.Prefix, "b", true)]
+    [InlineData("[a$=b]", "a", AttributeOperator.Suffix, "b", false)]
+    [InlineData("[a*='&']", "a", AttributeOperator.Substring, "&", false)]
+    public void Attributes_are_kept_whole(string text, string name, AttributeOperator? by, string value, bool ignoresCase)
+    {
+        var attribute = Assert.IsType<AttributeSelector>(Assert.Single(Assert.Single(Assert.Single(Read(text)).Compounds).Parts));
+        Assert.Equal((name, by, value, ignoresCase), (attribute.Name, attribute.Operator, attribute.Value, attribute.IgnoresCase));
+    }
+
+    [Fact]
+    public void What_stands_between_brackets_is_kept()
+    {
+        var parts = Read(":nth-child(2n+1 of .a, b):lang(en):lang(de-CH):dir(rtl)::part(x y)")[0].Compounds[0].Parts;
+        var nth = Assert.IsType<PseudoClassSelector>(parts[0]);
+        Assert.Equal((new AnPlusB(2, 1), 2), (nth.Nth, nth.Arguments.Length));
+        Assert.Equal(["en", "de-CH", "rtl"], parts.OfType<PseudoClassSelector>().SelectMany(p => p.Words));
+        Assert.Equal(["x", "y"], Assert.IsType<PseudoElementSelector>(parts[^1]).Words);
+    }
+
     [Fact]
     public void A_nesting_sign_weighs_what_it_stands_for()
     {
@@ -41,7 +109,7 @@ public class SelectorTests
     [Theory]
     [InlineData("a:hoover", 1, "“:hoover” is no state")]
     [InlineData("a::befor", 1, "“::befor” is no piece")]
-    [InlineData("a:matches-any(b)", 1, "“:matches-any()”")]
+    [InlineData("a:matches-any(b)", 1, "“matches-any()” is no state")]
     [InlineData(".a..b", 2, "class name must follow")]
     [InlineData(". a", 0, "class name must follow")]
     [InlineData("a,, b", 2, "A selector is missing")]
@@ -54,6 +122,14 @@ public class SelectorTests
     [InlineData("a::before .b", 10, "ends a selector")]
     [InlineData("a::before.b", 9, "nothing may follow")]
     [InlineData("a::part(x):first-child", 10, "only states may follow")]
+    [InlineData("a:nth-child(banana)", 1, "takes which of a row it is")]
+    [InlineData("a:nth-of-type(2n of b)", 1, "takes which of a row it is")]
+    [InlineData("a:lang()", 1, "“lang()” is no state")]
+    [InlineData("a::part()", 1, "“part()” is no piece")]
+    [InlineData("a:lang(en, de)", 1, "“lang()” is no state")]
+    [InlineData("a[b=c s]", 1, "flag s")]
+    [InlineData("a[ns|b=c]", 1, "[name=\"value\"]")]
+    [InlineData("a[b=c d]", 1, "[name=\"value\"]")]
     [InlineData("a:not(:hoover)", 6, "“:hoover” is no state")]
     public void What_cannot_be_read_is_said_at_its_place(string selector, int at, string? said)
     {
