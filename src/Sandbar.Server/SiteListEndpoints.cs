@@ -29,7 +29,7 @@ internal static class SiteListEndpoints
 
         api.MapPost("/sites/new", async Task<Results<Ok<SiteSummary>, ProblemHttpResult>> (NewSiteWishes wishes, SiteStore store, TimeProvider clock, CancellationToken cancel) =>
         {
-            var (site, problems) = NewSite.Create(wishes, Lookup.Slug(wishes.Name));
+            var (site, problems) = NewSite.Create(wishes, Names.Slug(wishes.Name));
             return site is null ? EditEndpoints.Refused(problems) : await AddAsync(site.Site, site.Assets, store, clock, cancel);
         }).WithName("newSite").ProducesProblem(StatusCodes.Status400BadRequest);
 
@@ -68,7 +68,7 @@ internal static class SiteListEndpoints
         Site site, IReadOnlyList<Asset> assets, SiteStore store, TimeProvider clock, CancellationToken cancel)
     {
         if (Names.Check(site.Name, (await store.ListAsync(cancel)).Select(s => s.Name)) is { } problem) return EditEndpoints.Refused([problem]);
-        var added = site with { Slug = Lookup.FreeSlug(site.Name, await store.SlugsAsync(cancel)) };
+        var added = site with { Slug = Names.FreeSlug(site.Name, await store.SlugsAsync(cancel)) };
         await store.AddAsync(new(added, assets), clock.GetUtcNow(), cancel);
         return TypedResults.Ok(new SiteSummary(added.Slug, added.Name));
     }

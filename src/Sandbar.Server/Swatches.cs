@@ -13,12 +13,8 @@ internal static class Swatches
     {
         ReferenceValue { To: RoleKind.Kind } role => ColorText.Hex(SchemeColors.Resolve(site.Palette, site.Palette.Schemes[0], role.Id, role.Step).Color),
         ReferenceValue { To: ColorKind.Kind } color => ColorText.Hex(SchemeColors.Row(site.Palette.Colors.Get(color.Id)).At(color.Step)),
-        ReferenceValue { To: GradientKind.Kind } gradient => Of(site, site.Fills.Gradients.Get(gradient.Id)),
+        ReferenceValue { To: GradientKind.Kind } gradient => GradientKind.Css(new(site), site.Fills.Gradients.Get(gradient.Id), color => Of(site, color) ?? "transparent"),
         FixedColorValue given => ColorText.Hex(ColorText.Parse(given.Css)),
         _ => null,
     };
-
-    /// <summary>A gradient along its stops, whatever its kind: a swatch is too small for its geometry.</summary>
-    private static string Of(Site site, Gradient gradient) =>
-        $"linear-gradient({gradient.Angle.Amount():0.####}deg, {string.Join(", ", gradient.Stops.Select(s => $"{Of(site, s.Color) ?? "transparent"} {s.Position.Amount():0.####}%"))})";
 }

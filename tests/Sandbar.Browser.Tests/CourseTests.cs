@@ -137,7 +137,7 @@ public sealed class CourseTests : IAsyncLifetime
         Browser.Press("a { colr red }\n");
         Browser.Until(() => Browser.Driver.FindElement(By.CssSelector(".css-problems")).Text.Contains("A colon is missing", StringComparison.Ordinal), "the problem");
         Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".cm-lintRange-error")).Count > 0, "the mark in the editor");
-        Assert.NotEqual("#", (await workplace.Server.SiteAsync()).Color());
+        Assert.Equal("#8a2846", (await workplace.Server.SiteAsync()).Color());
         string Alert() => string.Concat(Browser.Driver.FindElements(By.CssSelector("[role=alert]")).Select(a => a.Text));
     }
 

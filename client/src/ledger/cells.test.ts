@@ -13,9 +13,9 @@ const look: LookView = {
     { property: 'background', state: 'hover', from: null, below: null, text: 'rest shade 1', note: '', swatch: '#000000' },
   ],
 };
-const property = (id: string, sameInAllStates = false): PropertyView => ({
+const property = (id: string): PropertyView => ({
   group: '',
-  sameInAllStates,
+  sameInAllStates: false,
   setting: { id, name: id, kind: 'length', words: [], offers: [] },
 });
 
@@ -29,7 +29,6 @@ test('what is inherited says from where', () => {
   expect(inherited(look, property('padding'), 'hover', ALL_WIDTHS)).toBe('as rest');
   expect(inherited(look, property('gap'), 'rest', ALL_WIDTHS)).toBe('not set');
   expect(inherited(look, property('padding'), 'rest', { from: 600, below: 820 })).toBe('space 2');
-  expect(inherited(look, property('padding', true), 'hover', ALL_WIDTHS)).toBe('same in all');
 });
 
 test('states and widths that differ are known', () => {

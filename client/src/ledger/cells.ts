@@ -31,7 +31,6 @@ export const differs = (look: LookView, state: State): boolean => look.cells.som
 
 /** What stands in a cell that sets nothing itself, and from where. */
 export function inherited(look: LookView, property: PropertyView, state: State, widths: Widths): string {
-  if (state !== 'rest' && property.sameInAllStates) return 'same in all';
   if (widths !== ALL_WIDTHS) {
     const wide = findCell(look, property.setting.id, state, ALL_WIDTHS);
     if (wide) return wide.text;

@@ -1,3 +1,4 @@
+using System.Text;
 using System.Text.RegularExpressions;
 
 namespace Sandbar.Core.Design;
@@ -24,10 +25,28 @@ public static partial class Names
     }
 
     /// <summary>Whether a text can be a CSS name or an address: lower-case letters, digits and hyphens.</summary>
-    public static bool IsSlug(string text) => Slug().IsMatch(text);
+    public static bool IsSlug(string text) => SlugForm().IsMatch(text);
+
+    /// <summary>A slug for a name: lower-case letters, digits and hyphens, starting with a letter.</summary>
+    public static string Slug(string name)
+    {
+        var decomposed = name.Normalize(NormalizationForm.FormD).ToLowerInvariant();
+        var kept = string.Concat(decomposed.Where(c => c < 128).Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-'));
+        var slug = string.Join('-', kept.Split('-', StringSplitOptions.RemoveEmptyEntries));
+        return slug.Length == 0 ? "x" : char.IsAsciiDigit(slug[0]) ? "n" + slug : slug;
+    }
+
+    /// <summary>A slug that none of <paramref name="taken"/> is.</summary>
+    public static string FreeSlug(string name, IEnumerable<string> taken)
+    {
+        var used = taken.ToHashSet(StringComparer.OrdinalIgnoreCase);
+        var slug = Slug(name);
+        for (var n = 2; !used.Add(slug); n++) slug = $"{Slug(name)}-{n}";
+        return slug;
+    }
 
     [GeneratedRegex(@"^[a-z][a-z0-9-]{0,80}\z")]
-    private static partial Regex Slug();
+    private static partial Regex SlugForm();
 
     [GeneratedRegex(@"^[A-Za-z0-9][A-Za-z0-9-]{0,80}\z")]
     private static partial Regex Id();

@@ -25,6 +25,6 @@ public static class CatalogueLooks
             }
         }
         var taken = site.Looks.Where(l => l.Part == part.Id).Select(l => l.CssName);
-        return new(part.LookId(seed), seed.Name, Lookup.FreeSlug(seed.Name, taken), part.Id, cells);
+        return new(part.LookId(seed), seed.Name, Names.FreeSlug(seed.Name, taken), part.Id, cells);
     }
 }

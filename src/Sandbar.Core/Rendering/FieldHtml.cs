@@ -9,7 +9,7 @@ internal static class FieldHtml
     {
         var html = block.Page.Html;
         var id = $"field-{block.Block.Id}";
-        var attributes = new List<(string, string)> { ("class", "form-control"), ("id", id), ("name", Lookup.Slug(block.Plain(label))) };
+        var attributes = new List<(string, string)> { ("class", "form-control"), ("id", id), ("name", Names.Slug(block.Plain(label))) };
         if (block.Has(hint)) attributes.Add(("aria-describedby", id + "-hint"));
         if (block.Is(off, "yes")) attributes.Add(("disabled", ""));
         html.Element("label", [("for", id)], () => block.Text(label), isPhrase: true);

@@ -1,5 +1,6 @@
 using System.Text.RegularExpressions;
 using Sandbar.Core.Design;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Samples;
 
@@ -9,7 +10,7 @@ internal static partial class SampleFiles
     /// <summary>A picture as a shelf item, with its bytes.</summary>
     public static (ShelfItem Item, Asset Asset) Picture(string folder, string id, string name)
     {
-        var bytes = Read($"Samples/{folder}/pictures/{id}.svg");
+        var bytes = EmbeddedFile.Read(typeof(SampleFiles).Assembly, $"Samples/{folder}/pictures/{id}.svg");
         var size = ViewBox().Match(System.Text.Encoding.UTF8.GetString(bytes));
         var asset = Asset.Of("image/svg+xml", bytes);
         return (new(id, name, $"pictures/{id}.svg", asset.MediaType, asset.Hash, int.Parse(size.Groups[1].Value), int.Parse(size.Groups[2].Value)), asset);
@@ -17,12 +18,4 @@ internal static partial class SampleFiles
 
     [GeneratedRegex(@"viewBox=""0 0 (\d+) (\d+)""")]
     private static partial Regex ViewBox();
-
-    private static byte[] Read(string name)
-    {
-        using var stream = typeof(SampleFiles).Assembly.GetManifestResourceStream(name) ?? throw new FileNotFoundException(name);
-        using var bytes = new MemoryStream();
-        stream.CopyTo(bytes);
-        return bytes.ToArray();
-    }
 }

@@ -44,7 +44,7 @@ internal static class Content
     public static Block Menu(string id, string look, string menu, string label) => Make(id, "menu", look, label, null, [("menu", menu), ("label", label)]);
 
     public static Block Make(string id, string part, string look, string name, string? scheme, (string Slot, string Content)[] content, params Block[] blocks) => new(
-        id, part, $"{part}-{Lookup.Slug(look)}", name,
+        id, part, $"{part}-{Names.Slug(look)}", name,
         content.Where(c => c.Content.Length > 0).ToImmutableSortedDictionary(c => c.Slot, c => c.Content, StringComparer.Ordinal),
         ImmutableSortedDictionary.Create<string, Value>(StringComparer.Ordinal),
         [.. blocks],

@@ -63,7 +63,7 @@ internal static class Starter
     /// <summary>A scheme.</summary>
     /// <param name="turnsInto">Id of the scheme it turns into; null where it stays.</param>
     public static Scheme Scheme(string name, string? turnsInto, params (string Role, Value Color)[] colors) => new(
-        Lookup.Slug(name), name, Lookup.Slug(name), colors.ToImmutableSortedDictionary(c => c.Role, c => c.Color, StringComparer.Ordinal),
+        Names.Slug(name), name, Names.Slug(name), colors.ToImmutableSortedDictionary(c => c.Role, c => c.Color, StringComparer.Ordinal),
         turnsInto is null ? new WordValue("stays") : new ReferenceValue(SchemeKind.Kind, turnsInto));
 
     /// <summary>A look for each the catalogue proposes.</summary>
@@ -78,13 +78,13 @@ internal static class Starter
     private static NumberValue Px(decimal px) => new(px, "px");
 
     private static Role Role(string name, decimal target, params string[] on) => new(
-        Lookup.Slug(name), name, Lookup.Slug(name), on.Length == 0 ? new WordValue("none") : new ListValue([.. on.Select(ToRole)]), new NumberValue(target, ""));
+        Names.Slug(name), name, Names.Slug(name), on.Length == 0 ? new WordValue("none") : new ListValue([.. on.Select(ToRole)]), new NumberValue(target, ""));
 
     private static ScaleEnd End(string id, decimal width, decimal size, decimal ratio) => new(id, Px(width), Px(size), new NumberValue(ratio, ""));
 
-    private static Border Border(string name, int width, string role) => new(Lookup.Slug(name), name, Lookup.Slug(name), Px(width), new WordValue("solid"), ToRole(role));
+    private static Border Border(string name, int width, string role) => new(Names.Slug(name), name, Names.Slug(name), Px(width), new WordValue("solid"), ToRole(role));
 
     private static TextStyle Style(string name, Family family, int size, int weight, decimal lineHeight, decimal spacing = 0, string textCase = "none") => new(
-        Lookup.Slug(name), name, Lookup.Slug(name), new ReferenceValue(FamilyKind.Kind, family.Id), new ReferenceValue(SizeKind.Kind, "", size), new NumberValue(weight, ""),
+        Names.Slug(name), name, Names.Slug(name), new ReferenceValue(FamilyKind.Kind, family.Id), new ReferenceValue(SizeKind.Kind, "", size), new NumberValue(weight, ""),
         new NumberValue(lineHeight, ""), new NumberValue(spacing, spacing == 0 ? "" : "em"), new WordValue(textCase), new WordValue("upright"));
 }

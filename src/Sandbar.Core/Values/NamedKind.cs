@@ -29,8 +29,8 @@ public abstract class NamedKind<T> : ListedKind<T>, INamedKind
     public string FreeCssName(string name, IEnumerable<string> others)
     {
         var used = others.ToHashSet(StringComparer.OrdinalIgnoreCase);
-        var slug = Lookup.Slug(name);
-        for (var n = 2; used.Contains(slug) || (HasSteps && StepText.EndsLikeStep(slug)); n++) slug = $"{Lookup.Slug(name)}-{n}";
+        var slug = Design.Names.Slug(name);
+        for (var n = 2; used.Contains(slug) || (HasSteps && StepText.EndsLikeStep(slug)); n++) slug = $"{Design.Names.Slug(name)}-{n}";
         return slug;
     }
 

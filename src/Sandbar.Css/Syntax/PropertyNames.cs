@@ -15,8 +15,7 @@ public static class PropertyNames
 
     static PropertyNames()
     {
-        using var stream = typeof(PropertyNames).Assembly.GetManifestResourceStream("property-names.json") ?? throw new FileNotFoundException("property-names.json");
-        using var document = JsonDocument.Parse(stream);
+        using var document = JsonDocument.Parse(EmbeddedFile.Read(typeof(PropertyNames).Assembly, "property-names.json"));
         Names = document.RootElement.GetProperty("names").EnumerateArray().Select(n => n.GetString()!).ToFrozenSet(StringComparer.OrdinalIgnoreCase);
         Longhands = document.RootElement.GetProperty("longhands").EnumerateObject()
             .ToFrozenDictionary(p => p.Name, p => p.Value.EnumerateArray().Select(n => n.GetString()!).ToArray(), StringComparer.OrdinalIgnoreCase);

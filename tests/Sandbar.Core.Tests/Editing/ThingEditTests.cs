@@ -134,7 +134,7 @@ public class ThingEditTests
         {
             foreach (var kind in Kinds.AllListed.Where(k => k is INamedKind))
             {
-                if (new AddThing(kind.Code, $"{kind.Code}-{Lookup.Slug(name)}", name).Apply(site).Site is { } after) site = after;
+                if (new AddThing(kind.Code, $"{kind.Code}-{Names.Slug(name)}", name).Apply(site).Site is { } after) site = after;
             }
         }
         var tokens = Kinds.AllListed.SelectMany(k => k.Things(site).SelectMany(t => OverrideTokens.TokensOf(site, k, t.Id))).ToList();

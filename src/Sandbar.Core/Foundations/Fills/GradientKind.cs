@@ -39,6 +39,21 @@ public sealed class GradientKind : NamedKind<Gradient>
         id, name, cssName, new WordValue(Linear), new NumberValue(angle, "deg"), new WordValue("ellipse"), new WordValue("farthest-corner"), new NumberValue(50, "%"), new NumberValue(50, "%"),
         [new("stop-1", from, new NumberValue(0, "%")), new("stop-2", to, new NumberValue(100, "%"))]);
 
+    /// <summary>A gradient as CSS.</summary>
+    /// <param name="color">What its colours are written as.</param>
+    public static string Css(SiteReads reads, Gradient gradient, Func<Value, string> color)
+    {
+        string Number(Value value) => ValueForms.Css(reads, value);
+        var centre = $"at {Number(gradient.X)} {Number(gradient.Y)}";
+        var line = gradient.Kind.Code() switch
+        {
+            Radial => $"{gradient.Shape.Code()} {gradient.Extent.Code()} {centre}",
+            Conic => $"from {Number(gradient.Angle)} {centre}",
+            _ => Number(gradient.Angle),
+        };
+        return $"{gradient.Kind.Code()}-gradient({line}, {string.Join(", ", gradient.Stops.Select(s => $"{color(s.Color)} {Number(s.Position)}"))})";
+    }
+
     protected override Site With(Site site, ImmutableArray<Gradient> things) => site with { Fills = site.Fills with { Gradients = things } };
 
     protected override ImmutableArray<Field> Described() =>
@@ -54,18 +69,7 @@ public sealed class GradientKind : NamedKind<Gradient>
     protected override Gradient Create(Site site, string id) =>
         Between(id, "", "", 180, new ReferenceValue(Palette.RoleKind.Kind, Palette.RoleKind.Ground), new ReferenceValue(Palette.RoleKind.Kind, Palette.RoleKind.Text));
 
-    protected override IEnumerable<Token> Tokens(SiteReads reads, Gradient thing)
-    {
-        string Css(Value value) => ValueForms.Css(reads, value);
-        var centre = $"at {Css(thing.X)} {Css(thing.Y)}";
-        var line = thing.Kind.Code() switch
-        {
-            Radial => $"{thing.Shape.Code()} {thing.Extent.Code()} {centre}",
-            Conic => $"from {Css(thing.Angle)} {centre}",
-            _ => Css(thing.Angle),
-        };
-        yield return new(Token(thing), $"{thing.Kind.Code()}-gradient({line}, {string.Join(", ", thing.Stops.Select(s => $"{Css(s.Color)} {Css(s.Position)}"))})", thing.Id);
-    }
+    protected override IEnumerable<Token> Tokens(SiteReads reads, Gradient thing) => [new(Token(thing), Css(reads, thing, color => ValueForms.Css(reads, color)), thing.Id)];
 
     private static Setting Percent(string id, string name) => new() { Id = id, Name = name, Kind = new NumberValues("%"), Min = -1000, Max = 1000 };
 }

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using Sandbar.Core.Design;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Foundations.Type;
 
@@ -70,13 +71,7 @@ public static class BundledFamilies
             [.. files.Select(f => f.Asset)]);
     }
 
-    private static byte[] Bytes(string file)
-    {
-        using var stream = typeof(BundledFamilies).Assembly.GetManifestResourceStream(Folder + file) ?? throw new FileNotFoundException(file);
-        using var bytes = new MemoryStream();
-        stream.CopyTo(bytes);
-        return bytes.ToArray();
-    }
+    private static byte[] Bytes(string file) => EmbeddedFile.Read(typeof(BundledFamilies).Assembly, Folder + file);
 
     private sealed record Listed(string MadeBy, ImmutableArray<ListedFamily> Families);
 
