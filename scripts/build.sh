@@ -45,11 +45,11 @@ build_client() {
 }
 
 build_dotnet() {
-  if stale dotnet src Directory.Build.props Directory.Packages.props global.json || [ ! -x artifacts/bin/Sandbar.Cli/release_linux-x64/sandbar ]; then
+  if stale dotnet src Directory.Build.props Directory.Packages.props global.json || [ ! -x artifacts/publish/Sandbar.Cli/release_linux-x64/sandbar ]; then
     say "Building the server and the command line (the first time about a minute)…"
     local log
     log=$(mktemp)
-    if ! dotnet build src/Sandbar.Cli -c Release --nologo -v quiet > "$log" 2>&1; then
+    if ! dotnet publish src/Sandbar.Cli -c Release --nologo -v quiet > "$log" 2>&1; then
       cat "$log" >&2
       rm -f "$log"
       return 1

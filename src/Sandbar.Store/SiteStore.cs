@@ -43,7 +43,8 @@ public sealed class SiteStore
     public async Task MigrateAsync(CancellationToken cancel = default)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
-        await db.Database.MigrateAsync(cancel);
+        // Migrating where there is nothing to migrate takes most of a start (docs/architecture.md).
+        if (!await IsUpToDateAsync(db, cancel)) await db.Database.MigrateAsync(cancel);
     }
 
     public async Task<IReadOnlyList<SiteRow>> ListAsync(CancellationToken cancel = default)
@@ -174,6 +175,16 @@ public sealed class SiteStore
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
         return await db.Assets.AsNoTracking().FirstOrDefaultAsync(a => a.Hash == hash, cancel) is { } row ? new(row.Hash, row.MediaType, row.Bytes) : null;
+    }
+
+    private static async Task<bool> IsUpToDateAsync(SandbarDb db, CancellationToken cancel)
+    {
+        await db.Database.OpenConnectionAsync(cancel);
+        await using var command = db.Database.GetDbConnection().CreateCommand();
+        command.CommandText = "SELECT count(*) FROM sqlite_master WHERE name = '__EFMigrationsHistory'";
+        if (await command.ExecuteScalarAsync(cancel) is not 1L) return false;
+        command.CommandText = "SELECT max(MigrationId) FROM __EFMigrationsHistory";
+        return await command.ExecuteScalarAsync(cancel) as string == db.Database.GetMigrations().Last();
     }
 
     private static async Task KeepAsync(SandbarDb db, IEnumerable<Asset> assets, CancellationToken cancel)
