@@ -91,18 +91,14 @@ public sealed class SiteStore
     /// <summary>Opens a site: its last checkpoint and the patches since. Null where there is none of that name.</summary>
     public async Task<StoredSite?> OpenAsync(string slug, CancellationToken cancel = default)
     {
-        await using var db = await contexts.CreateDbContextAsync(cancel);
-        if (!await db.Sites.AnyAsync(s => s.Slug == slug && s.Deleted == null, cancel)) return null;
-        var checkpoint = await db.Checkpoints.AsNoTracking().Where(c => c.Slug == slug).OrderByDescending(c => c.Version).FirstOrDefaultAsync(cancel);
-        if (checkpoint is null) return null;
-        // Only what has been done since the checkpoint is read whole; of the rest, what undo and history tell.
-        var since = await db.Journal.AsNoTracking().Where(j => j.Slug == slug && j.Version > checkpoint.Version).OrderBy(j => j.Version).Select(j => j.Patch).ToListAsync(cancel);
-        var document = StoredDocument.Parse(checkpoint.Document);
-        foreach (var patch in since) document.Apply(patch);
-        var lines = await db.Journal.AsNoTracking().Where(j => j.Slug == slug).OrderBy(j => j.Version)
-            .Select(j => new JournalLine(j.Version, j.At, j.Label, j.Gesture, j.Window, j.Undoes, j.Again, j.Format)).ToListAsync(cancel);
-        var site = document.Read();
-        return new(site, lines.Count == 0 ? 0 : lines[^1].Version, [.. lines], IsOld: !document.Says(site));
+        // Side by side: with many edits behind a site, its history takes as long as itself.
+        var lines = Task.Run(() => LinesAsync(slug, cancel), cancel);
+        var found = await DocumentAsync(slug, cancel);
+        var journal = await lines;
+        if (found is not { } stored) return null;
+        // Another program may have written between the two.
+        if (journal.Count < stored.Version) journal = await LinesAsync(slug, cancel);
+        return new(stored.Site, stored.Version, [.. journal.Take((int)stored.Version)], stored.IsOld);
     }
 
     /// <summary>Edits with their patches, oldest first.</summary>
@@ -175,6 +171,26 @@ public sealed class SiteStore
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
         return await db.Assets.AsNoTracking().FirstOrDefaultAsync(a => a.Hash == hash, cancel) is { } row ? new(row.Hash, row.MediaType, row.Bytes) : null;
+    }
+
+    private async Task<(Site Site, long Version, bool IsOld)?> DocumentAsync(string slug, CancellationToken cancel)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        var checkpoint = await db.Checkpoints.AsNoTracking().Where(c => c.Slug == slug && db.Sites.Any(s => s.Slug == slug && s.Deleted == null)).OrderByDescending(c => c.Version).FirstOrDefaultAsync(cancel);
+        if (checkpoint is null) return null;
+        var since = await db.Journal.AsNoTracking().Where(j => j.Slug == slug && j.Version > checkpoint.Version).OrderBy(j => j.Version).Select(j => j.Patch).ToListAsync(cancel);
+        var document = StoredDocument.Parse(checkpoint.Document);
+        foreach (var patch in since) document.Apply(patch);
+        var site = document.Read();
+        return (site, checkpoint.Version + since.Count, !document.Says(site));
+    }
+
+    /// <summary>What undo and history tell of every edit, without their patches.</summary>
+    private async Task<List<JournalLine>> LinesAsync(string slug, CancellationToken cancel)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        return await db.Journal.AsNoTracking().Where(j => j.Slug == slug).OrderBy(j => j.Version)
+            .Select(j => new JournalLine(j.Version, j.At, j.Label, j.Gesture, j.Window, j.Undoes, j.Again, j.Format)).ToListAsync(cancel);
     }
 
     private static async Task<bool> IsUpToDateAsync(SandbarDb db, CancellationToken cancel)

@@ -3,6 +3,7 @@ using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using System.Reflection;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 
 namespace Sandbar.Core.Design;
 
@@ -78,6 +79,20 @@ internal static class SiteTree
         return set is null
             ? type.GetMethod("Remove", [typeof(string)])!.Invoke(map, [path[0]])
             : type.GetMethod("SetItem", [typeof(string), value])!.Invoke(map, [path[0], set]);
+    }
+
+    /// <summary>Whether JSON has every member of every node. Leaves are not looked at: patches replace them whole.</summary>
+    public static bool IsSaid(object? node, Type type, JsonNode? json)
+    {
+        if (node is null || json is null) return node is null;
+        if (typeof(INode).IsAssignableFrom(type)) return Array.TrueForAll(Shape(type), p => IsSaid(p.GetValue(node), p.PropertyType, json[Name(p)]));
+        if (!IsList(type, out var item)) return true;
+        var list = (IList)node;
+        for (var i = 0; i < list.Count; i++)
+        {
+            if (!IsSaid(list[i], item, json[i])) return false;
+        }
+        return true;
     }
 
     private static void CompareLists(string path, IList before, IList after, Type item, ImmutableArray<Change>.Builder changes)

@@ -57,7 +57,7 @@ public sealed class StoredDocument
     }
 
     /// <summary>Whether it says all that a site says, as it is: one of an earlier program may lack what sites have gained since.</summary>
-    public bool Says(Site site) => JsonNode.DeepEquals(root, JsonSerializer.SerializeToNode(site, SiteJson.Options));
+    public bool Says(Site site) => SiteTree.IsSaid(site, typeof(Site), root);
 
     private void UpTo(int format)
     {
