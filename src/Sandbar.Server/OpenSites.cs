@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using Microsoft.AspNetCore.SignalR;
+using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Foundations.Type;
@@ -102,7 +103,11 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         if ((again ? redo : undo) is not { } gesture) return new EditResult.NothingToDo();
         var reversal = History.Reverse(gesture, await GestureAsync(stored, gesture.Gesture, cancel), stored.Site);
         if (reversal.Overwrites.Count > 0 && !overwrite) return new EditResult.Conflict(head, [reversal.Edit.Label]);
-        return await AppendAsync(head, reversal.Patch.Apply(stored.Site), source, reversal.Edit, reversal.Patch, reversal.Edit.Gesture, cancel);
+        var reversed = reversal.Patch.Apply(stored.Site);
+        // What has come to depend on it since is not left hanging.
+        if (SiteCheck.Problems(reversed).FirstOrDefault() is { } broken)
+            return new EditResult.Refused([broken with { Message = $"“{gesture.Label}” cannot be {(again ? "made again" : "taken back")} any more. {broken.Message}" }]);
+        return await AppendAsync(head, reversed, source, reversal.Edit, reversal.Patch, reversal.Edit.Gesture, cancel);
     }, cancel);
 
     /// <summary>Goes back to a snapshot, as one edit.</summary>

@@ -70,6 +70,21 @@ public sealed class ServerTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task What_others_have_come_to_use_is_not_taken_back_under_them()
+    {
+        await server.EditAsync(0, new { kind = "addThing", of = "color", id = "quince", name = "quince", like = "beet", values = (object?)null, @in = (string?)null }, "a").OkAsync();
+        await server.EditAsync(1, new { kind = "setThing", of = "scheme", id = "day", field = "colors/link", text = "quince", @in = (string?)null }, "b").OkAsync();
+        using var refused = await server.ReverseAsync("undo", 2, "a", overwrite: true);
+        Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+        var said = (await refused.JsonAsync())["detail"]!.GetValue<string>();
+        Assert.StartsWith("“quince added” cannot be taken back any more. ", said, StringComparison.Ordinal);
+        Assert.Equal(2, (await server.SiteAsync()).Version());
+        // Once the other is back, so can it be.
+        await server.ReverseAsync("undo", 2, "b", openedAt: 0).OkAsync();
+        await server.ReverseAsync("undo", 3, "a").OkAsync();
+    }
+
+    [Fact]
     public async Task An_edit_on_an_old_version_stands_where_nobody_else_touched_the_same_values()
     {
         await server.EditAsync(0, LocalServer.SetColor("#111111"), "a").OkAsync();

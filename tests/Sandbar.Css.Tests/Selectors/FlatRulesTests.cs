@@ -1,5 +1,5 @@
-using Sandbar.Css.Syntax;
 using Sandbar.Css.Selectors;
+using Sandbar.Css.Syntax;
 
 namespace Sandbar.Css.Tests.Selectors;
 

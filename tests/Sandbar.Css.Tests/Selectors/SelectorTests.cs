@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using CsCheck;
-using Sandbar.Css.Syntax;
 using Sandbar.Css.Selectors;
+using Sandbar.Css.Syntax;
 
 namespace Sandbar.Css.Tests.Selectors;
 
