@@ -59,7 +59,7 @@ public sealed class EdgesTests : IAsyncLifetime
         Browser.Named("button", "Add a layer").Click();
         Until("2");
         Browser.Starting("button", "Side of layer 2").Click();
-        Browser.Press("inside" + Keys.Enter);
+        Browser.Press("inner" + Keys.Enter);
         Until("3");
         // How Chromium writes it: a colour first, inset last.
         Browser.Until(() => Browser.StageStyle(".card-standard", "box-shadow") is var shadow && !shadow.StartsWith("none", StringComparison.Ordinal) && shadow.EndsWith(" inset", StringComparison.Ordinal), "the stage to follow");

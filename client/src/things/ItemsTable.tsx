@@ -37,7 +37,7 @@ export function ItemsTable({ kind, items, thing }: Props) {
               </th>
             ))}
             {!isFixed && (
-              <th scope="col">
+              <th scope="col" className="order-head">
                 <span className="unseen">Order</span>
               </th>
             )}

@@ -16,5 +16,5 @@ public sealed record Shadow(string Id, string Name, string CssName, ImmutableArr
 public sealed record ShadowLayer(string Id, Value X, Value Y, Value Blur, Value Spread, Value Color, Value Opacity) : IListed
 {
     /// <summary>Whether it falls outside the box or inside.</summary>
-    public Value Side { get; init; } = new WordValue("outside");
+    public Value Side { get; init; } = new WordValue("outer");
 }

@@ -17,7 +17,7 @@ public class ShadowTests
         var first = Demo.Site.Edges.Shadows[0].Layers[0].Id;
         var site = Demo.Site
             .After(new AddThing(ShadowKind.Kind, "second", Like: first, In: Shadow))
-            .After(new SetThing(ShadowKind.Kind, "second", "side", "inside", Shadow))
+            .After(new SetThing(ShadowKind.Kind, "second", "side", "inner", Shadow))
             .After(new SetThing(ShadowKind.Kind, "second", "blur", "3px", Shadow))
             .After(new MoveThing(ShadowKind.Kind, "second", 0, Shadow));
         var css = new ShadowKind().Tokens(new(site)).First().Css;

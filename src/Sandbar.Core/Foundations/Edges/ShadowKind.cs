@@ -23,7 +23,7 @@ public sealed class ShadowKind : NamedKind<Shadow>
 
     public override Items Items { get; } = new Items<Shadow, ShadowLayer>("layer", (1, 20), s => s.Layers, (s, layers) => s with { Layers = layers }, (layer, id) => layer with { Id = id },
     [
-        new Field<ShadowLayer>(new() { Id = "side", Name = "Side", Kind = new WordValues(), Words = [new("outside", "outside", ""), new("inside", "inside", "inset ")] }, l => l.Side, (l, value) => l with { Side = value }),
+        new Field<ShadowLayer>(new() { Id = "side", Name = "Side", Kind = new WordValues(), Words = [new("outer", "outer", ""), new("inner", "inner", "inset ")] }, l => l.Side, (l, value) => l with { Side = value }),
         Length("x", "Across", l => l.X, (l, value) => l with { X = value }),
         Length("y", "Down", l => l.Y, (l, value) => l with { Y = value }),
         Length("blur", "Blur", l => l.Blur, (l, value) => l with { Blur = value }, min: 0),
