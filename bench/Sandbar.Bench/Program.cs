@@ -1,6 +1,8 @@
 using Sandbar.Bench;
 
-// Figures are printed, never asserted: dotnet run -c Release --project bench/Sandbar.Bench -- colors | cost | loop
+// Figures are printed, never asserted: dotnet run -c Release --project bench/Sandbar.Bench -- colors | loop
+// What is measured the first time is measured built as the program is: dotnet publish bench/Sandbar.Bench -c Release, then
+// artifacts/publish/Sandbar.Bench/release_linux-x64/Sandbar.Bench cost
 switch (args.FirstOrDefault())
 {
     case "colors":
