@@ -20,8 +20,7 @@ public sealed record ReverseRequest(long Version, [property: MaxLength(64)] stri
 public sealed record EditAnswer(long From, long Version, IReadOnlyList<ViewChange> Changes, SheetChange Sheet, HistoryView History)
 {
     public static EditAnswer Of(Head before, Head after, string window, long openedAt) => new(
-        before.Stored.Version, after.Stored.Version, ViewChanges.Between(before, after),
-        SheetChange.Between(before.Stored.Site, before.Sheet, after.Stored.Site, after.Sheet), HistoryView.Of(after, window, openedAt));
+        before.Stored.Version, after.Stored.Version, ViewChanges.Between(before, after), SheetChange.Between(before, after), HistoryView.Of(after, window, openedAt));
 }
 
 /// <summary>Trying edits, making them and taking them back.</summary>

@@ -115,6 +115,8 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
     {
         // It reaches everything: it is only made on what the window has seen.
         if (source.Version != head.Stored.Version) return new EditResult.Conflict(head, []);
+        // One that was kept before the catalogue gained a look would be without it.
+        kept = TakeLooks.For(kept)?.Apply(kept).Site ?? kept;
         var patch = Patch.Between(head.Stored.Site, kept);
         if (patch.Changes.Length == 0) return new EditResult.Made(head, head);
         return await AppendAsync(head, kept, source, new BringBack(snapshot.Id, snapshot.Name), patch, undoes: null, cancel);

@@ -39,20 +39,31 @@ public sealed record SheetView(
 public sealed record SheetChange(
     string? Head, IReadOnlyList<RuleView> Rules, IReadOnlyList<string>? Order, string? Overrides, IReadOnlyDictionary<string, string> Pages, IReadOnlyList<string> Gone)
 {
-    public static SheetChange Between(Site before, StyleSheet earlier, Site after, StyleSheet later)
+    /// <summary>How the rules differ; of pages nothing is said.</summary>
+    public static SheetChange Between(StyleSheet before, StyleSheet after)
     {
-        var known = earlier.Rules.ToDictionary(r => r.Key, StringComparer.Ordinal);
-        var changed = later.Rules.Where(r => !known.TryGetValue(r.Key, out var was) || !ReferenceEquals(was, r)).Select(SheetView.RuleOf)
+        var known = before.Rules.ToDictionary(r => r.Key, StringComparer.Ordinal);
+        var changed = after.Rules.Where(r => !known.TryGetValue(r.Key, out var was) || !ReferenceEquals(was, r)).Select(SheetView.RuleOf)
             .Where(r => !known.TryGetValue(r.Key, out var was) || SheetView.RuleOf(was) != r).ToList();
-        var isSameOrder = earlier.Rules.Select(r => r.Key).SequenceEqual(later.Rules.Select(r => r.Key), StringComparer.Ordinal);
-        var (head, headBefore) = (SheetView.HeadOf(later), SheetView.HeadOf(earlier));
-        var marks = before.Pages == after.Pages ? [] : SheetView.Marks(before);
+        var isSameOrder = before.Rules.Select(r => r.Key).SequenceEqual(after.Rules.Select(r => r.Key), StringComparer.Ordinal);
+        var head = SheetView.HeadOf(after);
         return new(
-            head == headBefore ? null : head,
+            head == SheetView.HeadOf(before) ? null : head,
             changed,
-            isSameOrder ? null : [.. later.Rules.OrderBy(r => r.Layer).Select(r => r.Key)],
-            earlier.Overrides == later.Overrides ? null : OverrideText.Readable(later.Overrides, SheetUse.Stage),
-            SheetView.Marks(after),
-            [.. marks.Keys.Where(id => id != Specimen.PageId && after.Pages.Find(id) is null)]);
+            isSameOrder ? null : [.. after.Rules.OrderBy(r => r.Layer).Select(r => r.Key)],
+            before.Overrides == after.Overrides ? null : OverrideText.Readable(after.Overrides, SheetUse.Stage),
+            new Dictionary<string, string>(),
+            []);
+    }
+
+    /// <summary>How the rules and the pages' HTML differ.</summary>
+    public static SheetChange Between(Head before, Head after)
+    {
+        var (earlier, later) = (SheetView.Marks(before.Stored.Site), SheetView.Marks(after.Stored.Site));
+        return Between(before.Sheet, after.Sheet) with
+        {
+            Pages = later.Where(m => earlier.GetValueOrDefault(m.Key) != m.Value).ToDictionary(StringComparer.Ordinal),
+            Gone = [.. earlier.Keys.Except(later.Keys, StringComparer.Ordinal)],
+        };
     }
 }

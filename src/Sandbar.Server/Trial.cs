@@ -52,7 +52,7 @@ internal static class Trial
         var answer = new TrialAnswer(
             version,
             [.. (changes ?? []).Select(c => new RuleChangeView(c.Key, [.. c.Set.Select(d => new DeclarationView(d.Name, d.Value))], c.Unset))],
-            changes is null ? SheetChange.Between(site, head.Sheet, tried, sheet) : null,
+            changes is null ? SheetChange.Between(head.Sheet, sheet) : null,
             overridesChanged ? OverrideText.Readable(css, SheetUse.Stage) : null,
             overridesChanged ? OverridesView.Of(css).Problems : null,
             [.. tried.Palette.Colors.Where(c => !site.Palette.Colors.Contains(c)).Select(c => ColorView.Of(c))],

@@ -66,6 +66,13 @@ public sealed class NewSiteEndpointTests : IAsyncLifetime
         var opened = await OpenAsync();
         Assert.Equal(1, opened.Version());
         Assert.Contains(opened["site"]!["looks"]!.AsArray(), l => l!["id"]!.GetValue<string>() == "table-standard");
+        // A state that was named without it comes back with it.
+        await new Sandbar.Store.SiteStore(server.Store).NameAsync(site, new("before", "Before", 0, DateTimeOffset.UnixEpoch), Cancel);
+        await server.Client.PostAsJsonAsync("/api/sites/older/edits", new { version = 1, window = "w", openedAt = 1, gesture = "g", edit = LocalServer.SetColor("#111111") }, Cancel).OkAsync();
+        await server.Client.PostAsJsonAsync("/api/sites/older/snapshots/before/back", new { version = 2, window = "w", openedAt = 1, gesture = "h" }, Cancel).OkAsync();
+        var back = await OpenAsync();
+        Assert.Equal("#8a2846", back.Color());
+        Assert.Contains(back["site"]!["looks"]!.AsArray(), l => l!["id"]!.GetValue<string>() == "table-standard");
         Assert.StartsWith("New with this Sandbar: ", opened["history"]!["last"]!.GetValue<string>(), StringComparison.Ordinal);
 
         async Task<JsonObject> OpenAsync() => (await server.Client.GetFromJsonAsync<JsonObject>("/api/sites/older?window=w", Cancel))!;

@@ -69,6 +69,20 @@ public sealed class ServerTests : IAsyncLifetime
         Assert.Contains("nothing to undo", await nothing.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
     }
 
+    /// <summary>The answer grows with what an edit reaches: marks of pages whose HTML changed, and of no others.</summary>
+    [Fact]
+    public async Task An_edit_answers_the_marks_of_the_pages_it_changed()
+    {
+        await server.SiteAsync();
+        Assert.Empty(Marked(await server.EditAsync(0, LocalServer.SetColor("#111111")).OkAsync()));
+        var content = await server.EditAsync(1, new { kind = "setContent", block = "catalogue-title", slot = "text", text = "Seeds" }).OkAsync();
+        Assert.Equal(["catalogue"], Marked(content));
+        // The header is on every page; the specimen has words of its own.
+        Assert.Equal(6, Marked(await server.EditAsync(2, new { kind = "setContent", block = "header", slot = "name", text = "Seeds" }).OkAsync()).Count());
+
+        static IEnumerable<string> Marked(JsonObject answer) => answer["sheet"]!["pages"]!.AsObject().Select(p => p.Key);
+    }
+
     [Fact]
     public async Task What_others_have_come_to_use_is_not_taken_back_under_them()
     {

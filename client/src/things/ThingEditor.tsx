@@ -1,12 +1,14 @@
-import { Button, Dropdown } from 'antd';
-import { useState } from 'react';
+import { Button, Dropdown, Tooltip } from 'antd';
+import { useState, type ReactNode } from 'react';
 import type { Schemas, ThingView } from '../api/client';
 import { namesIn } from '../site/catalogue';
 import { useActions, useEditing } from '../site/editingContext';
 import { Problem } from '../ui/Problem';
+import { usesText } from '../ui/words';
 import { TextField } from '../values/TextField';
 import { ValueCell } from '../values/ValueCell';
 import { ItemsTable } from './ItemsTable';
+import './ThingEditor.css';
 
 interface Props {
   kind: Schemas['KindView'];
@@ -14,10 +16,12 @@ interface Props {
   /** All of its kind. */
   others: readonly ThingView[];
   onChosen: (id: string) => void;
+  /** What is shown of it besides, above its settings. */
+  children?: ReactNode;
 }
 
 /** What a thing is made of, its name, and its end. */
-export function ThingEditor({ kind, thing, others, onChosen }: Props) {
+export function ThingEditor({ kind, thing, others, onChosen, children }: Props) {
   const { make } = useActions();
   const names = useEditing((e) => e.site.names);
   const [problem, setProblem] = useState<string | null>(null);
@@ -29,6 +33,8 @@ export function ThingEditor({ kind, thing, others, onChosen }: Props) {
     setProblem(wrong);
     if (wrong === null) onChosen(copied);
   };
+  const stays =
+    thing.stays ?? (thing.uses.length > 0 && others.length < 2 ? 'It is in use, and there is no other to take its place.' : null);
   const remove = async (by: string | null) => {
     const wrong = await make({ kind: 'removeThing', of: kind.code, id, by, in: null });
     setProblem(wrong);
@@ -38,10 +44,17 @@ export function ThingEditor({ kind, thing, others, onChosen }: Props) {
     <section className="thing-editor" aria-label={`${kind.name} ${name}`}>
       <div className="subhead">
         <strong>{name}</strong>
-        {thing.token && <code className="quiet">{thing.token}</code>}
+        {thing.token ? (
+          <code className="quiet">{thing.token}</code>
+        ) : (
+          <span className="quiet" title={thing.uses.join('\n')}>
+            {usesText(thing.uses)}
+          </span>
+        )}
       </div>
+      {children}
       {kind.fields.length > 0 && (
-        <table className="values" aria-label={`Settings of ${name}`}>
+        <table className="values settings" aria-label={`Settings of ${name}`}>
           <tbody>
             {kind.fields.map((setting) => {
               const value = thing.fields.find((f) => f.id === setting.id);
@@ -72,24 +85,26 @@ export function ThingEditor({ kind, thing, others, onChosen }: Props) {
         <Button size="small" onClick={() => void copy()}>
           Add one like it
         </Button>
-        {thing.uses.length === 0 ? (
-          <Button size="small" disabled={thing.stays !== null} onClick={() => void remove(null)} aria-label={`Remove ${name}`}>
-            Remove
-          </Button>
-        ) : (
-          <Dropdown
-            trigger={['click']}
-            disabled={others.length < 2 || thing.stays !== null}
-            menu={{
-              items: others.filter((o) => o.id !== id).map((o) => ({ key: o.id, label: `${o.name} takes its place` })),
-              onClick: ({ key }) => void remove(key),
-            }}
-          >
-            <Button size="small" aria-label={`Remove ${name}: choose what takes its place`}>
-              Remove…
+        <Tooltip title={stays} trigger={['hover', 'focus']}>
+          {thing.uses.length === 0 ? (
+            <Button size="small" disabled={stays !== null} onClick={() => void remove(null)} aria-label={`Remove ${name}`}>
+              Remove
             </Button>
-          </Dropdown>
-        )}
+          ) : (
+            <Dropdown
+              trigger={['click']}
+              disabled={stays !== null}
+              menu={{
+                items: others.filter((o) => o.id !== id).map((o) => ({ key: o.id, label: `${o.name} takes its place` })),
+                onClick: ({ key }) => void remove(key),
+              }}
+            >
+              <Button size="small" disabled={stays !== null} aria-label={`Remove ${name}: choose what takes its place`}>
+                Remove…
+              </Button>
+            </Dropdown>
+          )}
+        </Tooltip>
       </div>
       <Problem text={problem} />
     </section>

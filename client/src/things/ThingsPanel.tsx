@@ -5,7 +5,7 @@ import { useSetAddress } from '../site/address';
 import { kindOf, thingsOf } from '../site/catalogue';
 import { useEditing } from '../site/editingContext';
 import { Shortened } from '../ui/Shortened';
-import { withArticle } from '../ui/words';
+import { usesText, withArticle } from '../ui/words';
 import { AddThing } from './AddThing';
 import { ThingEditor } from './ThingEditor';
 import './ThingsPanel.css';
@@ -30,16 +30,21 @@ export function ThingsPanel({ kind: code }: { kind: string }) {
     <>
       <div className="thing-rows">
         {things.length === 0 && <p className="empty">There is no {kind.name} yet.</p>}
-        <ul aria-label={`Every ${kind.name}`}>
+        <ul className="chosen-list" aria-label={`Every ${kind.name}`}>
           {things.map((thing) => (
             <li key={thing.id}>
-              <button type="button" className="thing-row" aria-pressed={thing.id === chosen?.id} onClick={() => choose(thing.id)}>
+              <button
+                type="button"
+                className="row-button thing-row"
+                aria-pressed={thing.id === chosen?.id}
+                onClick={() => choose(thing.id)}
+              >
                 <strong title={thing.name}>
                   <Shortened text={thing.name} />
                 </strong>
                 <span className="quiet summary">{summary(thing, kind.items?.name)}</span>
                 <span className="uses" title={thing.uses.join('\n')}>
-                  {thing.uses.length === 0 ? 'unused' : thing.uses.length === 1 ? '1 use' : `${thing.uses.length} uses`}
+                  {usesText(thing.uses)}
                 </span>
               </button>
             </li>

@@ -18,9 +18,9 @@ internal static class FoundationCheck
     private static IEnumerable<Problem> Problems(Site site, ListedKind kind)
     {
         var things = kind.Things(site);
-        if (things.IsDefault) yield return new(kind.Path, $"The list of {kind.Name}s is missing.");
-        if (things.Length < kind.Fewest) yield return new(kind.Path, $"A site has at least {kind.Fewest} {kind.Name}{(kind.Fewest == 1 ? "" : "s")}.");
-        if (things.Length > kind.Most) yield return new(kind.Path, $"A site has at most {kind.Most} {kind.Name}s.");
+        if (things.IsDefault) yield return new(kind.Path, $"The list of {kind.Plural} is missing.");
+        if (things.Length < kind.Fewest) yield return new(kind.Path, $"A site has at least {kind.Fewest} {(kind.Fewest == 1 ? kind.Name : kind.Plural)}.");
+        if (things.Length > kind.Most) yield return new(kind.Path, $"A site has at most {kind.Most} {kind.Plural}.");
         foreach (var problem in Ids.Problems(kind.Path, things)) yield return problem;
         foreach (var thing in things)
         {

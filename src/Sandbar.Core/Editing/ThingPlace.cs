@@ -73,7 +73,7 @@ internal sealed class ThingPlace
     public Outcome Settled(Site changed, string? id, Func<string, string> path)
     {
         changed = Kind.Settled(changed);
-        if (Kind.Things(changed).Length > Kind.Most) return new Problem("/id", $"A site has at most {Kind.Most} {Kind.Name}s.");
+        if (Kind.Things(changed).Length > Kind.Most) return new Problem("/id", $"A site has at most {Kind.Most} {Kind.Plural}.");
         // Names in the released sheet follow: what the overrides say of the things stays said of them.
         var (before, after) = (new List<string>(), new List<string>());
         foreach (var thing in Kind.Things(site))

@@ -23,17 +23,29 @@ public static class Naming
             if (other is ListedKind listed && listed.Things(site).FirstOrDefault(t => (other != kind || t.Id != id) && Same(listed.NameOf(site, t), wanted)) is not null)
                 return new(path, other == kind ? $"“{wanted}” is taken. Choose another name." : $"“{wanted}” is the name of {Sentence.A(other.Name)}, and either may be meant. Choose another name.");
         }
-        var steps = Neighbours(kind).Any(k => k.HasSteps);
-        if (steps && StepText.EndsLikeStep(wanted)) return new(path, $"“{wanted}” reads like a step of another {kind.Name}. Choose another name.");
-        if (IsReserved(kind, wanted)) return new(path, $"“{wanted}” means something of its own where {Sentence.A(kind.Name)} can be typed. Choose another name.");
+        if (Neighbours(kind).Any(k => k.HasSteps) && StepText.EndsLikeStep(wanted)) return new(path, $"“{wanted}” reads like a step of another {kind.Name}. Choose another name.");
+        if (IsReserved(site, kind, wanted)) return new(path, $"“{wanted}” means something of its own where {Sentence.A(kind.Name)} can be typed. Choose another name.");
         return null;
     }
 
-    /// <summary>Whether a name is a word of a setting that the kind can be named in, or begins like something else that is typed there.</summary>
-    public static bool IsReserved(ListedKind kind, string name) =>
+    /// <summary>Whether a name is a word of a setting that the kind can be named in, or is read as something else there.</summary>
+    private static bool IsReserved(Site site, ListedKind kind, string name) =>
         Same(name, "rest") || name.StartsWith(ReadableForm.Begin, StringComparison.OrdinalIgnoreCase)
-        || (kind.Type == CssType.Length && (name.StartsWith("space ", StringComparison.OrdinalIgnoreCase) || name.StartsWith("size ", StringComparison.OrdinalIgnoreCase)))
+        || Neighbours(kind).Any(other => other is not INamedKind && IsRead(site, other, name))
         || Places.Value[kind].SelectMany(place => Words.Value[place]).Any(word => Same(word.Label, name) || Same(word.Code, name));
+
+    /// <summary>Whether a kind takes a text for one of its things, be it one that is not there.</summary>
+    private static bool IsRead(Site site, ReferenceKind kind, string text)
+    {
+        try
+        {
+            return kind.Read(site, text) is not null;
+        }
+        catch (FormatException)
+        {
+            return true;
+        }
+    }
 
     /// <summary>The kinds that can be named where a kind can, itself among them.</summary>
     private static IEnumerable<ReferenceKind> Neighbours(ReferenceKind kind) => Places.Value[kind].SelectMany(p => p.References).Append(kind).Distinct();

@@ -23,7 +23,7 @@ public static class OverrideTokens
         return Kinds.AllListed.SelectMany(kind => kind.Things(site).Where(thing => TokensOf(site, kind, thing.Id).Any(names.Contains)).Select(thing => new ReferenceValue(kind.Code, thing.Id)));
     }
 
-    /// <summary>The custom properties of the overrides that stand for roles at a step.</summary>
+    /// <summary>Every custom property the overrides name, or set.</summary>
     public static IEnumerable<string> Names(Site site) => Written(site.Overrides.Site).Select(t => t.Text);
 
     /// <summary>The overrides with the custom properties of one thing leading to those of another.</summary>

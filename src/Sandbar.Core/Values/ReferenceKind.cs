@@ -16,6 +16,9 @@ public abstract class ReferenceKind
     /// <summary>What a designer calls one: colour, text style.</summary>
     public abstract string Name { get; }
 
+    /// <summary>What a designer calls several.</summary>
+    public virtual string Plural => Name + "s";
+
     /// <summary>What a reference to it is in CSS.</summary>
     public abstract CssType Type { get; }
 

@@ -46,7 +46,7 @@ public record Setting
     public Value Read(Site site, string text, Value? rest = null)
     {
         var typed = text.Trim();
-        if (typed.Length == 0) throw new FormatException("Nothing was typed. Press Delete to return to the inherited value.");
+        if (typed.Length == 0) throw new FormatException($"{Name} is never empty: type what it is to be.");
         if (typed.Length > LongestText) throw new FormatException($"That is longer than {LongestText} characters.");
         if (Words.FirstOrDefault(w => Same(w.Label, typed) || Same(w.Code, typed)) is { } word) return new WordValue(word.Code);
         var value = typed.Equals("rest", StringComparison.OrdinalIgnoreCase) ? new RestValue(0) : Kind.Read(new(site, this, typed, rest));

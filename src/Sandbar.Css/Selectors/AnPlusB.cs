@@ -8,11 +8,6 @@ namespace Sandbar.Css.Selectors;
 /// <summary>Every <paramref name="A"/>th of a row, from the <paramref name="B"/>th on: <c>2n+1</c>, <c>odd</c>, <c>3</c>. Source: CSS Syntax 3, §6.</summary>
 public readonly partial record struct AnPlusB(int A, int B)
 {
-    /// <summary>Whether it takes the one at a place, counted from 1.</summary>
-    public bool Takes(int place) => A == 0 ? place == B : (place - (long)B) % A == 0 && (place - (long)B) / A >= 0;
-
-    public override string ToString() => A == 0 ? Text(B) : B == 0 ? $"{Text(A)}n" : $"{Text(A)}n{(B > 0 ? "+" : "")}{Text(B)}";
-
     /// <summary>Reads values; false where they are not of this form.</summary>
     public static bool TryParse(ReadOnlySpan<ComponentValue> values, out AnPlusB read)
     {
@@ -62,8 +57,6 @@ public readonly partial record struct AnPlusB(int A, int B)
 
     /// <summary>Numbers out of range come to the nearest there is.</summary>
     private static int Integer(string text) => (int)Math.Clamp(double.Parse(text, NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture), int.MinValue, int.MaxValue);
-
-    private static string Text(int number) => number.ToString(CultureInfo.InvariantCulture);
 
     [GeneratedRegex(@"^(?:(?<only>[+-]?\d+)|(?<a>[+-]?\d*)n(?:\s*(?<sign>[+-])\s*(?<b>\d+))?)$")]
     private static partial Regex Form();

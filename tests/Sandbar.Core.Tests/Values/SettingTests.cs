@@ -42,7 +42,7 @@ public class SettingTests
     }
 
     [Theory]
-    [InlineData("background", "", "Nothing was typed")]
+    [InlineData("background", "", "is never empty")]
     [InlineData("background", "beat", "No role or colour is called “beat”")]
     [InlineData("background", "action tint 7", "6 tints and 5 shades")]
     [InlineData("background", "rest shade 1", "other states")]

@@ -5,6 +5,7 @@ import type { ColorView, ThingView } from '../../api/client';
 import { thingsOf } from '../../site/catalogue';
 import type { Editing } from '../../site/editing';
 import { Shortened } from '../../ui/Shortened';
+import { usesText } from '../../ui/words';
 import { useEditing, useEditingLater } from '../../site/editingContext';
 import { AddColorForm } from './AddColorForm';
 import { ColorEditor } from './ColorEditor';
@@ -37,7 +38,7 @@ export function ColorsPanel() {
         </span>
         <span className="quiet">{colors.length === 1 ? '1 colour' : `${colors.length} colours`}</span>
       </div>
-      <ul className="color-rows" aria-label="Colours">
+      <ul className="chosen-list" aria-label="Colours">
         {colors.map(({ thing, color }) => (
           <li key={thing.id}>
             <ColorRow thing={thing} color={color} chosen={thing.id === chosen?.thing.id} onChoose={choose} />
@@ -63,11 +64,10 @@ interface RowProps {
 }
 
 const ColorRow = memo(function ColorRow({ thing, color, chosen, onChoose }: RowProps) {
-  const uses = thing.uses.length;
   return (
     <button
       type="button"
-      className="color-row"
+      className="row-button color-row"
       aria-pressed={chosen}
       onClick={() => onChoose(thing.id)}
       title={thing.uses.join('\n') || 'Not used yet'}
@@ -87,7 +87,7 @@ const ColorRow = memo(function ColorRow({ thing, color, chosen, onChoose }: RowP
           <span key={`shade ${i}`} style={{ background: hex }} />
         ))}
       </span>
-      <span className="uses">{uses === 0 ? 'unused' : uses === 1 ? '1 use' : `${uses} uses`}</span>
+      <span className="uses">{usesText(thing.uses)}</span>
     </button>
   );
 });

@@ -39,7 +39,7 @@ export function PairsPanel() {
         <p className="empty">{only === 'failing' ? 'Every pair reaches what it must.' : 'No colours meet on these pages yet.'}</p>
       )}
       <div className="pair-rows">
-        <table className="pairs-in-use" aria-label="Pairs in use">
+        <table className="values pairs-in-use" aria-label="Pairs in use">
           <thead>
             <tr>
               <th scope="col">Pair</th>

@@ -13,6 +13,8 @@ public sealed class RadiusKind : NamedKind<Radius>
 
     public override string Name => "radius";
 
+    public override string Plural => "radii";
+
     public override CssType Type => CssType.Length;
 
     public override FoundationStep Step => FoundationStep.Edges;

@@ -16,6 +16,8 @@ public sealed class ScaleEndKind : ListedKind<ScaleEnd>
 
     public override string Name => "end of the scale";
 
+    public override string Plural => "ends of the scale";
+
     public override CssType Type { get; } = new("scale-end");
 
     public override bool HasTokens => false;

@@ -14,7 +14,7 @@ public sealed class ReferenceLists(string kind) : ValueKind
         [.. typed.Text.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(name => (Value)(Kind.Read(typed.Site, name) ?? throw new FormatException($"No {Kind.Name} is called “{name}”.")))]);
 
     public override string? Refusal(Site site, Setting setting, Value value, Value? rest) =>
-        value is ListValue list && list.Values.All(v => v is ReferenceValue { Step: 0 } r && r.To == kind) ? null : $"{setting.Name} takes names of {Kind.Name}s, with commas between them.";
+        value is ListValue list && list.Values.All(v => v is ReferenceValue { Step: 0 } r && r.To == kind) ? null : $"{setting.Name} takes names of {Kind.Plural}, with commas between them.";
 
     public override IEnumerable<ReferenceKind> Offered => [Kind];
 
