@@ -4,6 +4,7 @@ import type { Schemas, ThingView } from '../api/client';
 import { namesIn } from '../site/catalogue';
 import { useActions, useEditing } from '../site/editingContext';
 import { Problem } from '../ui/Problem';
+import { Shortened } from '../ui/Shortened';
 import { usesText } from '../ui/words';
 import { TextField } from '../values/TextField';
 import { ValueCell } from '../values/ValueCell';
@@ -43,9 +44,13 @@ export function ThingEditor({ kind, thing, others, onChosen, children }: Props) 
   return (
     <section className="thing-editor" aria-label={`${kind.name} ${name}`}>
       <div className="subhead">
-        <strong>{name}</strong>
+        <strong title={name}>
+          <Shortened text={name} />
+        </strong>
         {thing.token ? (
-          <code className="quiet">{thing.token}</code>
+          <code className="quiet" title={thing.token}>
+            {thing.token}
+          </code>
         ) : (
           <span className="quiet" title={thing.uses.join('\n')}>
             {usesText(thing.uses)}

@@ -1,4 +1,5 @@
 import { Button } from 'antd';
+import { useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import type { ThingView } from '../api/client';
 import { useSetAddress } from '../site/address';
@@ -23,18 +24,23 @@ export function ThingsPanel({ kind: code }: { kind: string }) {
   const [params] = useSearchParams();
   const setAddress = useSetAddress();
   const choose = (id: string) => setAddress({ [code]: id });
-  if (!kind) return null;
   const adding = params.get(code) === NEW;
   const chosen = adding ? undefined : (things.find((t) => t.id === params.get(code)) ?? things[0]);
+  const row = useRef<HTMLButtonElement>(null);
+  const chosenId = chosen?.id;
+  // Chosen elsewhere, or added far down a long list, it comes into sight.
+  useEffect(() => row.current?.scrollIntoView({ block: 'nearest' }), [chosenId]);
+  if (!kind) return null;
   return (
     <>
-      <div className="thing-rows">
+      <div className="rows-above-editor">
         {things.length === 0 && <p className="empty">There is no {kind.name} yet.</p>}
         <ul className="chosen-list" aria-label={`Every ${kind.name}`}>
           {things.map((thing) => (
             <li key={thing.id}>
               <button
                 type="button"
+                ref={thing.id === chosenId ? row : null}
                 className="row-button thing-row"
                 aria-pressed={thing.id === chosen?.id}
                 onClick={() => choose(thing.id)}

@@ -2,7 +2,7 @@ import { thingsOf } from '../../site/catalogue';
 import type { Step } from '../../site/step';
 import { VIEWS } from './views';
 
-/** Borders, radii and shadows. */
+/** Borders, radii, shadows and easings. */
 export const edges: Step = {
   id: 'edges',
   name: 'Edges',

@@ -29,43 +29,45 @@ export function StylesPanel() {
   const choose = (id: string) => setAddress({ style: id });
   return (
     <>
-      <table className="values text-styles" aria-label="Text styles">
-        <thead>
-          <tr>
-            <th scope="col">Text style</th>
-            {LISTED.map((id) => (
-              <th key={id} scope="col">
-                {id === 'line-height' ? 'Line' : kind?.fields.find((s) => s.id === id)?.name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {styles.map((style) => (
-            <tr key={style.thing.id} className={style.thing.id === chosen?.thing.id ? 'chosen' : ''}>
-              <th scope="row">
-                <button
-                  type="button"
-                  aria-pressed={style.thing.id === chosen?.thing.id}
-                  title={style.thing.name}
-                  style={letters(style)}
-                  onClick={() => choose(style.thing.id)}
-                >
-                  <Shortened text={style.thing.name} />
-                </button>
-              </th>
-              {LISTED.map((id) => {
-                const value = style.thing.fields.find((f) => f.id === id);
-                return (
-                  <td key={id} title={value?.text}>
-                    {value?.text} {value?.note && <span className="quiet">{value.note.replace(/ px$/, '')}</span>}
-                  </td>
-                );
-              })}
+      <div className="rows-above-editor">
+        <table className="values text-styles" aria-label="Text styles">
+          <thead>
+            <tr>
+              <th scope="col">Text style</th>
+              {LISTED.map((id) => (
+                <th key={id} scope="col">
+                  {id === 'line-height' ? 'Line' : kind?.fields.find((s) => s.id === id)?.name}
+                </th>
+              ))}
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {styles.map((style) => (
+              <tr key={style.thing.id} className={style.thing.id === chosen?.thing.id ? 'chosen' : ''}>
+                <th scope="row">
+                  <button
+                    type="button"
+                    aria-pressed={style.thing.id === chosen?.thing.id}
+                    title={style.thing.name}
+                    style={letters(style)}
+                    onClick={() => choose(style.thing.id)}
+                  >
+                    <Shortened text={style.thing.name} />
+                  </button>
+                </th>
+                {LISTED.map((id) => {
+                  const value = style.thing.fields.find((f) => f.id === id);
+                  return (
+                    <td key={id} title={value?.text}>
+                      {value?.text} {value?.note && <span className="quiet">{value.note.replace(/ px$/, '')}</span>}
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
       {kind && chosen && (
         <ThingEditor key={chosen.thing.id} kind={kind} thing={chosen.thing} others={things} onChosen={choose}>
           <p className="own-words" style={letters(chosen)} title="Words of this site">

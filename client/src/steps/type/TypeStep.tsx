@@ -19,13 +19,15 @@ export default function TypeStep() {
         <h1>Type</h1>
         <StepViews label="Part of the type" views={VIEWS} view={view} />
       </div>
-      {/* Long lists scroll, and are reached by key. */}
-      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-      <div className="scroll" tabIndex={0} role="group" aria-label={VIEWS.find((v) => v.value === view)?.label}>
-        {view === 'styles' && <StylesPanel />}
-        {view === 'scale' && <ScalePanel />}
-        {view === 'families' && <FamiliesPanel />}
-      </div>
+      {view === 'styles' ? (
+        <StylesPanel />
+      ) : (
+        // Long lists scroll, and are reached by key.
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+        <div className="scroll" tabIndex={0} role="group" aria-label={VIEWS.find((v) => v.value === view)?.label}>
+          {view === 'scale' ? <ScalePanel /> : <FamiliesPanel />}
+        </div>
+      )}
     </section>
   );
 }
