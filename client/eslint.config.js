@@ -53,5 +53,18 @@ export default defineConfig([
       ],
     },
   },
+  {
+    files: ['src/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'CallExpression[callee.name=/^use(Layout)?Effect$/] > ArrowFunctionExpression[body.type!=/BlockStatement|ArrowFunctionExpression/]',
+          message: 'React calls what an effect answers: some browsers answer a promise from scrollIntoView and its like. Give it a block.',
+        },
+      ],
+    },
+  },
   { files: ['scripts/**'], languageOptions: { globals: { process: 'readonly', console: 'readonly', performance: 'readonly' } } },
 ]);

@@ -138,7 +138,7 @@ public sealed class CourseTests : IAsyncLifetime
         Browser.Until(() => Browser.Driver.FindElement(By.CssSelector(".css-problems")).Text.Contains("A colon is missing", StringComparison.Ordinal), "the problem");
         Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".cm-lintRange-error")).Count > 0, "the mark in the editor");
         Assert.Equal("#8a2846", (await workplace.Server.SiteAsync()).Color());
-        string Alert() => string.Concat(Browser.Driver.FindElements(By.CssSelector("[role=alert]")).Select(a => a.Text));
+        string Alert() => Browser.Run<string>("return [...document.querySelectorAll('[role=alert]')].map(a => a.textContent).join(' ')");
     }
 
     /// <summary>What is stored comes back while more is being typed: it is older, and takes nothing of it away.</summary>

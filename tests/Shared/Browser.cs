@@ -95,10 +95,23 @@ public sealed class Browser : IDisposable
     public void Until(Func<bool> condition, string what)
     {
         var waited = System.Diagnostics.Stopwatch.StartNew();
-        while (!condition())
+        while (!Holds(condition))
         {
             if (waited.Elapsed > Patience) throw new TimeoutException($"Waited in vain for {what} at {Driver.Url}: {Run<string>("return JSON.stringify(document.documentElement.dataset) + document.querySelector(\"footer.status-line\")?.textContent + document.querySelector(\".ant-notification\")?.textContent")}.");
             Thread.Sleep(20);
+        }
+    }
+
+    /// <summary>What is drawn anew while it is looked at does not hold yet.</summary>
+    private static bool Holds(Func<bool> condition)
+    {
+        try
+        {
+            return condition();
+        }
+        catch (StaleElementReferenceException)
+        {
+            return false;
         }
     }
 
@@ -106,19 +119,7 @@ public sealed class Browser : IDisposable
         where T : class
     {
         T? found = null;
-        Until(
-            () =>
-            {
-                try
-                {
-                    return (found = find()) is not null;
-                }
-                catch (StaleElementReferenceException)
-                {
-                    return false;
-                }
-            },
-            what);
+        Until(() => (found = find()) is not null, what);
         return found!;
     }
 

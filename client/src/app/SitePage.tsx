@@ -67,7 +67,7 @@ function Workplace() {
   useSettledMark();
   useTrouble();
   const { connect } = useActions();
-  useEffect(() => connect(), [connect]);
+  useEffect(connect, [connect]);
   const known = STEPS.find((s) => s.id === step);
   useEffect(() => {
     document.title = `${known?.name ?? 'Site'} · ${name} · Sandbar`;

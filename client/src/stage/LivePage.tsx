@@ -74,7 +74,9 @@ export function LivePage({ page, name, viewport, scale, leads, onSelect }: Props
     };
   }, [loaded, store, leads, page, slug]);
 
-  useEffect(() => store.getState().watch(page), [store, page]);
+  useEffect(() => {
+    return store.getState().watch(page);
+  }, [store, page]);
 
   useEffect(() => {
     if (!loaded) return;

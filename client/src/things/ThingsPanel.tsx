@@ -29,7 +29,9 @@ export function ThingsPanel({ kind: code }: { kind: string }) {
   const row = useRef<HTMLButtonElement>(null);
   const chosenId = chosen?.id;
   // Chosen elsewhere, or added far down a long list, it comes into sight.
-  useEffect(() => row.current?.scrollIntoView({ block: 'nearest' }), [chosenId]);
+  useEffect(() => {
+    row.current?.scrollIntoView({ block: 'nearest' });
+  }, [chosenId]);
   if (!kind) return null;
   return (
     <>

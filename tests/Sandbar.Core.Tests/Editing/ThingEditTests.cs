@@ -164,6 +164,21 @@ public class ThingEditTests
         Assert.Contains("read by every page", site.Refused(new RemoveThing("role", "ground")).Message, StringComparison.Ordinal);
     }
 
+    /// <summary>Every thing with every other of its kind in its place: it fits wherever the first was used, or it is refused with a sentence.</summary>
+    [Theory]
+    [MemberData(nameof(Changeable))]
+    public void Whatever_takes_a_place_the_site_holds_together(string code)
+    {
+        var things = Kinds.Listed(code).Things(Demo.Site);
+        var pairs = from thing in things from other in things where thing != other select (thing, other);
+        foreach (var (thing, other) in pairs)
+        {
+            var outcome = new RemoveThing(code, thing.Id, other.Id).Apply(Demo.Site);
+            if (outcome.Site is { } site) Assert.Empty(SiteCheck.Problems(site));
+            else Assert.EndsWith(".", Assert.Single(outcome.Problems).Message, StringComparison.Ordinal);
+        }
+    }
+
     /// <summary>Found by a random run: what is readable on a role would be readable on itself.</summary>
     [Fact]
     public void What_takes_the_place_must_fit_wherever_the_other_is_used() =>

@@ -43,7 +43,9 @@ function FramePart({ block }: { block: Schemas['BlockView'] }) {
   const part = useEditing((e) => partOf(e.catalogue, block.part));
   const look = useEditing((e) => e.site.looks.find((l) => l.id === block.look));
   const [, setParams] = useSearchParams();
-  useEffect(() => setParams((before) => writeView(before, { reveal: block.id }), { replace: true }), [block.id, setParams]);
+  useEffect(() => {
+    setParams((before) => writeView(before, { reveal: block.id }), { replace: true });
+  }, [block.id, setParams]);
   return (
     <>
       <div className="subhead">

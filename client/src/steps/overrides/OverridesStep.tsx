@@ -37,7 +37,9 @@ export default function OverridesStep() {
   }, [make, setAhead]);
 
   // What was typed is stored when the step is left, too.
-  useEffect(() => store, [store]);
+  useEffect(() => {
+    return store;
+  }, [store]);
 
   const onType = (css: string, line: number) => {
     // A run of keys in one line is one gesture.
