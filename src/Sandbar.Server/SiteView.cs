@@ -58,7 +58,8 @@ public sealed record SiteView(
 /// <param name="Lightness">OKLCH, 0 to 100.</param>
 /// <param name="Chroma">OKLCH, in hundredths.</param>
 /// <param name="Hue">Degrees; null for a grey.</param>
-public sealed record ColorView(string Id, string Css, string Hex, IReadOnlyList<string> Tints, IReadOnlyList<string> Shades, double Lightness, double Chroma, double? Hue, bool InSrgb)
+/// <param name="Alpha">0 to 1.</param>
+public sealed record ColorView(string Id, string Css, string Hex, IReadOnlyList<string> Tints, IReadOnlyList<string> Shades, double Lightness, double Chroma, double? Hue, double Alpha, bool InSrgb)
 {
     public static ColorView Of(BaseColor color)
     {
@@ -67,7 +68,7 @@ public sealed record ColorView(string Id, string Css, string Hex, IReadOnlyList<
         var oklch = given.To(ColorSpace.Oklch);
         return new(
             color.Id, color.Css(), ColorText.Hex(row.Base), [.. row.Tints.Select(ColorText.Hex)], [.. row.Shades.Select(ColorText.Hex)],
-            Math.Round(oklch.C1 * 100, 1), Math.Round(oklch.C2 * 100, 1), double.IsNaN(oklch.C3) ? null : Math.Round(oklch.C3, 1), Gamut.InSrgb(given, 1e-6));
+            Math.Round(oklch.C1 * 100, 1), Math.Round(oklch.C2 * 100, 1), double.IsNaN(oklch.C3) ? null : Math.Round(oklch.C3, 1), Math.Round(given.Alpha, 4), !ReleasedColor.IsWide(color.Css()));
     }
 }
 

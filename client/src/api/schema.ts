@@ -390,6 +390,8 @@ export interface components {
             chroma: number;
             /** Format: double */
             hue: null | number;
+            /** Format: double */
+            alpha: number;
             inSrgb: boolean;
         };
         CssProblemView: {

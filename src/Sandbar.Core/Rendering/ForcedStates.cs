@@ -18,33 +18,23 @@ internal static class ForcedStates
 
     private static string State(string pseudoClass, string force) => $":is(:{pseudoClass}, [data-force~=\"{force}\"])";
 
-    /// <summary>A written rule with the states in its selectors, and in those of the rules inside it, forceable. Only selectors are touched.</summary>
-    public static string In(StyleSheetNode sheet, RuleNode rule)
+    /// <summary>A written selector with its states forceable, wherever in it they stand.</summary>
+    public static ImmutableArray<ComponentValue> In(ImmutableArray<ComponentValue> selector)
     {
-        var edits = new List<(int Start, int End, string Text)>();
-        Collect(rule);
-        var text = sheet.Text(rule);
-        foreach (var (start, end, replacement) in edits.OrderByDescending(e => e.Start))
-            text = string.Concat(text.AsSpan(0, start - rule.Start), replacement, text.AsSpan(end - rule.Start));
-        return text;
-
-        void Collect(RuleNode node)
+        var values = ImmutableArray.CreateBuilder<ComponentValue>(selector.Length);
+        foreach (var value in selector)
         {
-            if (node is StyleRuleNode) CollectStates(node.Prelude);
-            foreach (var inner in node.Items.OfType<RuleNode>()) Collect(inner);
-        }
-
-        void CollectStates(ImmutableArray<ComponentValue> values)
-        {
-            for (var i = 0; i < values.Length; i++)
+            if (value is TokenValue { Token: { Kind: TokenKind.Ident } name } && values is [.., TokenValue { Token.Kind: TokenKind.Colon }]
+                && Forced.FirstOrDefault(f => name.IsIdent(f.PseudoClass)) is { PseudoClass: not null } forced)
             {
-                if (values[i] is FunctionValue function) CollectStates(function.Values);
-                if (i == 0 || values[i] is not TokenValue { Token: { Kind: TokenKind.Ident } name } || values[i - 1] is not TokenValue { Token.Kind: TokenKind.Colon } colon) continue;
-                foreach (var (pseudoClass, force) in Forced)
-                {
-                    if (name.IsIdent(pseudoClass)) edits.Add((colon.Start, name.End, State(pseudoClass, force)));
-                }
+                values.RemoveAt(values.Count - 1);
+                values.AddRange(Parser.ParseValues(State(forced.PseudoClass, forced.Force)));
+            }
+            else
+            {
+                values.Add(value is FunctionValue function ? function with { Values = In(function.Values) } : value);
             }
         }
+        return values.ToImmutable();
     }
 }

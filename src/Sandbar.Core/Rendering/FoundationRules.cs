@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using System.Runtime.CompilerServices;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
@@ -41,11 +40,14 @@ internal static class FoundationRules
         var source = kind.Source(site);
         if (Kept.TryGetValue(source, out var kept) && kept.AreFor(site)) return kept;
         var reads = new SiteReads(site);
-        ImmutableArray<Declaration> tokens = [.. kind.Tokens(reads).Select(t => new Declaration(t.Name, t.Css, new(OriginKind.Foundation, t.Id, t.Detail, kind.Code)))];
         var selector = kind.FollowsScheme ? "[data-scheme]" : ":root";
-        var written = new WrittenRules(reads, tokens.IsEmpty ? [] : [new(kind.Code, Layer.Foundations, selector, false, Interval.All, tokens)]);
+        Rule[] rules = [Rule(kind.Code, kind.Tokens(reads)), Rule($"{kind.Code} wide", kind.WideTokens(reads)) with { Wide = true }];
+        var written = new WrittenRules(reads, [.. rules.Where(r => r.Declarations.Length > 0)]);
         Kept.AddOrUpdate(source, written);
         return written;
+
+        Rule Rule(string key, IEnumerable<Token> tokens) =>
+            new(key, Layer.Foundations, selector, false, Interval.All, [.. tokens.Select(t => new Declaration(t.Name, t.Css, new(OriginKind.Foundation, t.Id, t.Detail, kind.Code)))]);
     }
 
     private static string Role(Site site, string id) => $"var({RoleKind.Description.Token(site.Palette.Roles.Get(id))})";

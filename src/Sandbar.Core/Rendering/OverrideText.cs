@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using System.Text;
 using Sandbar.Css.Selectors;
 using Sandbar.Css.Syntax;
 
@@ -11,13 +10,8 @@ public static class OverrideText
     private static readonly HashSet<string> HoldsRules =
         new(["media", "supports", "layer", "container", "scope", "starting-style", "keyframes"], StringComparer.OrdinalIgnoreCase);
 
-    /// <summary>The rules that can be read, as they were written; what does not parse is left out, as browsers do.</summary>
-    public static string Readable(string source, SheetUse use)
-    {
-        var sheet = Parser.ParseStyleSheet(source);
-        var rules = sheet.Rules.Where(r => !IsRefused(r)).Select(r => Closed(r, use == SheetUse.Stage ? ForcedStates.In(sheet, r) : sheet.Text(r)));
-        return string.Join("\n\n", rules);
-    }
+    /// <summary>The rules that can be read, and the comments between them, written anew: what does not parse is left out, as browsers do.</summary>
+    public static string Readable(string source, SheetUse use) => new OverrideWriter(Parser.ParseStyleSheet(source), use).Text;
 
     /// <summary>What the designer is told of an override sheet: what does not parse, and what is left out.</summary>
     public static ImmutableArray<SyntaxError> Problems(string source)
@@ -53,47 +47,11 @@ public static class OverrideText
         foreach (var problem in rule.Items.OfType<RuleNode>().SelectMany(inner => UnreadableSelectors(inner, isNested || rule is StyleRuleNode))) yield return problem;
     }
 
-    private static bool IsRefused(RuleNode rule) =>
+    internal static bool IsRefused(RuleNode rule) =>
         rule is AtRuleNode at && (at.Name.Equals("import", StringComparison.OrdinalIgnoreCase) || at.Name.Equals("charset", StringComparison.OrdinalIgnoreCase)
             || at.Name.Equals("namespace", StringComparison.OrdinalIgnoreCase));
 
     private static string Refusal(RuleNode rule) => ((AtRuleNode)rule).Name.Equals("import", StringComparison.OrdinalIgnoreCase)
         ? "@import is left out: nothing is fetched from elsewhere. Paste the sheet's rules here instead."
         : $"@{((AtRuleNode)rule).Name} is left out: it only counts at the very top of a file.";
-
-    /// <summary>A rule that runs to the end of the source may lack its closing marks: what follows it must not fall into it.</summary>
-    private static string Closed(RuleNode node, string rule)
-    {
-        var closed = Closed(rule);
-        return node is AtRuleNode { BlockStart: < 0 } && !closed.EndsWith(';') ? closed + ";" : closed;
-    }
-
-    private static string Closed(string rule)
-    {
-        var open = new Stack<char>();
-        var text = new StringBuilder(rule);
-        var tokens = Tokenizer.Read(rule);
-        foreach (var token in tokens)
-        {
-            switch (token.Kind)
-            {
-                case TokenKind.OpenCurly: open.Push('}'); break;
-                case TokenKind.OpenSquare: open.Push(']'); break;
-                case TokenKind.OpenParen or TokenKind.Function: open.Push(')'); break;
-                case TokenKind.CloseCurly or TokenKind.CloseSquare or TokenKind.CloseParen when open.Count > 0 && open.Peek() == rule[token.Start]: open.Pop(); break;
-            }
-        }
-        var last = tokens[^2];
-        if (last.Kind != TokenKind.Comment && rule.Length - rule.AsSpan().TrimEnd('\\').Length is var slashes && slashes % 2 == 1)
-        {
-            // A backslash at the very end stands for U+FFFD, or for nothing in a string (CSS Syntax 3, §4.3.7 and §4.3.5).
-            text.Length--;
-            if (last.Kind != TokenKind.String) text.Append('\uFFFD');
-        }
-        if (last.Kind == TokenKind.Comment && !rule.EndsWith("*/", StringComparison.Ordinal)) text.Append("*/");
-        if (last.Kind == TokenKind.String && (last.End - last.Start < 2 || rule[last.End - 1] != rule[last.Start])) text.Append(rule[last.Start]);
-        if (last.Kind == TokenKind.Url && rule[^1] != ')') text.Append(')');
-        foreach (var mark in open) text.Append(mark);
-        return text.ToString();
-    }
 }

@@ -41,6 +41,9 @@ public sealed record Declaration(string Name, string Value, Origin Origin);
 /// <param name="Dark">Whether it holds only for visitors who prefer dark.</param>
 public sealed record Rule(string Key, Layer Layer, string Selector, bool Hover, Interval Widths, ImmutableArray<Declaration> Declarations, bool Dark = false)
 {
+    /// <summary>Whether it holds only on screens that show more than sRGB.</summary>
+    public bool Wide { get; init; }
+
     /// <summary>The state it holds in.</summary>
     public State State { get; init; }
 

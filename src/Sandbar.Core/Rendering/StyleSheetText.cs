@@ -3,6 +3,7 @@ using System.Runtime.CompilerServices;
 using System.Text;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Rendering;
 
@@ -41,13 +42,13 @@ public static class StyleSheetText
     public static string Head(StyleSheet sheet, Func<ShelfItem, string> address)
     {
         var text = new StringBuilder();
-        text.Append(CultureInfo.InvariantCulture, $"/* {sheet.SiteName.Replace("*/", "* /", StringComparison.Ordinal)} */\n@layer {string.Join(", ", Enum.GetValues<Layer>().Select(Name))};\n");
+        text.Append(CultureInfo.InvariantCulture, $"{Serializer.Comment($" {sheet.SiteName} ")}\n@layer {string.Join(", ", Enum.GetValues<Layer>().Select(Name))};\n");
         foreach (var font in sheet.Fonts)
         {
             text.Append(CultureInfo.InvariantCulture, $$"""
 
                 @font-face {
-                  font-family: {{QuoteName(font.Family)}};
+                  font-family: {{Serializer.String(font.Family)}};
                   src: url("{{address(font.Item)}}") format("woff2");
                   font-weight: {{font.WeightFrom}} {{font.WeightTo}};
                   font-style: {{(font.Italic ? "italic" : "normal")}};
@@ -69,7 +70,7 @@ public static class StyleSheetText
     public static string Release(StyleSheet sheet, Func<ShelfItem, string> address)
     {
         var overrides = OverrideText.Readable(sheet.Overrides, SheetUse.Release);
-        return Generated(sheet, SheetUse.Release, address) + (overrides.Length == 0 ? "" : $"\n/* Overrides */\n{overrides}\n");
+        return Generated(sheet, SheetUse.Release, address) + (overrides.Length == 0 ? "" : $"\n/* Overrides */\n{overrides}");
     }
 
     private static string Written(Rule rule, SheetUse use)
@@ -96,8 +97,7 @@ public static class StyleSheetText
         };
         var hover = rule.Hover && use == SheetUse.Release ? "(hover: hover)" : "";
         var dark = rule.Dark ? "(prefers-color-scheme: dark)" : "";
-        return string.Join(" and ", new[] { dark, hover, widths }.Where(c => c.Length > 0));
+        var wide = rule.Wide ? "(color-gamut: p3)" : "";
+        return string.Join(" and ", new[] { dark, wide, hover, widths }.Where(c => c.Length > 0));
     }
-
-    private static string QuoteName(string family) => $"\"{family.Replace("\\", "\\\\", StringComparison.Ordinal).Replace("\"", "\\\"", StringComparison.Ordinal)}\"";
 }

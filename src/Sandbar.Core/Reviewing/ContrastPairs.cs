@@ -212,7 +212,7 @@ public static class ContrastPairs
             {
                 ReferenceValue { To: RoleKind.Kind } role => walk.Role(around.Carried, role.Id, role.Step),
                 ReferenceValue { To: ColorKind.Kind } color => SchemeColors.Released(SchemeColors.Row(walk.Site.Palette.Colors.Get(color.Id)).At(color.Step)),
-                FixedColorValue given => SchemeColors.Released(ColorText.Parse(given.Css)),
+                FixedColorValue given => SchemeColors.Released(ReleasedColor.Of(given.Css)),
                 RestValue rest when property is not null && Value(property, State.Rest) is { } atRest and not RestValue => Resolve(ValueForms.Moved(atRest, rest.Step), property),
                 _ => null,
             };

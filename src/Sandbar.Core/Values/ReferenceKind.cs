@@ -55,6 +55,9 @@ public abstract class ReferenceKind
 
     /// <summary>The custom properties that all of them come to. Schemes declare those of roles.</summary>
     public virtual IEnumerable<Token> Tokens(SiteReads reads) => [];
+
+    /// <summary>Those that are others on screens which show more than sRGB.</summary>
+    public virtual IEnumerable<Token> WideTokens(SiteReads reads) => [];
 }
 
 /// <summary>The foundations in the order of the course.</summary>

@@ -190,7 +190,8 @@ public static class ColorText
         _ => null,
     };
 
-    private static double? Finite(double? value) => value is { } number && double.IsFinite(number) ? number : null;
+    /// <summary>Numbers are kept as far as browsers keep them, so that reckoning with them stays finite.</summary>
+    private static double? Finite(double? value) => value is { } number && !double.IsNaN(number) ? Math.Clamp(number, -float.MaxValue, float.MaxValue) : null;
 
     private static double? Degrees(Token token) => token.Unit.ToLowerInvariant() switch
     {

@@ -37,7 +37,7 @@ public static class Steps
         Color Step(double end, double way, double chromaAtEnd)
         {
             var lightness = origin.C1 + (end - origin.C1) * way;
-            if (origin.C2 == 0) return GreyOf(lightness);
+            if (origin.C2 == 0) return GreyOf(lightness).WithAlpha(given.Alpha);
             return Gamut.ReduceChroma(origin with { C1 = lightness, C2 = origin.C2 * (1 - (1 - chromaAtEnd) * way * way) });
         }
     }

@@ -8,9 +8,15 @@ public sealed class Parser
     // Deeper nesting than anyone writes is cut off, so that a hostile sheet cannot exhaust the stack.
     private const int MaxDepth = 200;
 
+    private static readonly HashSet<string> HoldsRules =
+        new(["media", "supports", "layer", "container", "scope", "starting-style", "keyframes", "-webkit-keyframes"], StringComparer.OrdinalIgnoreCase);
+
+    private const string NeitherNor = "Neither a declaration (name: value;) nor a rule (selector { … }).";
+
     private readonly string source;
     private readonly List<SyntaxError> errors = [];
     private readonly List<Token> tokens;
+    private readonly ImmutableArray<SyntaxNode> comments;
     private int at;
     private int depth;
 
@@ -18,7 +24,8 @@ public sealed class Parser
     {
         this.source = source;
         tokens = Tokenizer.Read(source, errors);
-        tokens.RemoveAll(t => t.Kind == TokenKind.Comment);
+        comments = [.. tokens.Where(t => t.Kind == TokenKind.Comment).Select(t => new SyntaxNode(t.Start, t.End))];
+        if (comments.Length > 0) tokens.RemoveAll(t => t.Kind == TokenKind.Comment);
     }
 
     /// <summary>Parses a whole sheet. Never throws: errors are part of the answer.</summary>
@@ -26,14 +33,14 @@ public sealed class Parser
     {
         var parser = new Parser(source);
         var rules = parser.SheetContents();
-        return new(source, rules, [.. parser.errors.OrderBy(e => e.Start)]);
+        return new(source, rules, parser.comments, [.. parser.errors.OrderBy(e => e.Start)]);
     }
 
     /// <summary>Parses a list of component values, such as the value of a property.</summary>
     public static ImmutableArray<ComponentValue> ParseValues(string source)
     {
         var parser = new Parser(source);
-        return Trim(parser.Values(stop: TokenKind.End, nested: false));
+        return Trim(parser.Values());
     }
 
     private Token Current => tokens[at];
@@ -61,17 +68,17 @@ public sealed class Parser
                     at++;
                     break;
                 case TokenKind.AtKeyword:
-                    if (AtRule(nested: false) is { } atRule) rules.Add(atRule);
+                    if (AtRule(nested: false, inStyle: false) is { } atRule) rules.Add(atRule);
                     break;
                 default:
-                    if (QualifiedRule(stop: null, nested: false) is { } rule) rules.Add(rule);
+                    if (QualifiedRule(nested: false, inStyle: false) is { } rule) rules.Add(rule);
                     break;
             }
         }
     }
 
-    // §5.5.2
-    private AtRuleNode? AtRule(bool nested)
+    // §5.5.2. Nested: a closing brace ends it. In a style rule: declarations may stand beside it.
+    private AtRuleNode? AtRule(bool nested, bool inStyle)
     {
         var keyword = Take();
         var prelude = ImmutableArray.CreateBuilder<ComponentValue>();
@@ -89,7 +96,7 @@ public sealed class Parser
                 case TokenKind.CloseCurly when nested:
                     return new(keyword.Text, Trim(prelude), [], -1, keyword.Start, token.Start);
                 case TokenKind.OpenCurly:
-                    var (items, end) = Block();
+                    var (items, end) = Block(rulesOnly: !inStyle && HoldsRules.Contains(keyword.Text), inStyle);
                     return new(keyword.Text, Trim(prelude), items, token.Start, keyword.Start, end);
                 default:
                     if (token.Kind == TokenKind.CloseCurly) Error(token.Start, token.End, "A closing brace } without an opening one.");
@@ -100,14 +107,14 @@ public sealed class Parser
     }
 
     // §5.5.3
-    private StyleRuleNode? QualifiedRule(TokenKind? stop, bool nested)
+    private StyleRuleNode? QualifiedRule(bool nested, bool inStyle)
     {
         var start = Current.Start;
         var prelude = ImmutableArray.CreateBuilder<ComponentValue>();
         while (true)
         {
             var token = Current;
-            if (token.Kind == TokenKind.End || token.Kind == stop)
+            if (token.Kind == TokenKind.End || (inStyle && token.Kind == TokenKind.Semicolon))
             {
                 Error(start, token.Start, NotARule(prelude, nested));
                 return null;
@@ -132,12 +139,12 @@ public sealed class Parser
             if (LooksLikeCustomProperty(selector))
             {
                 Error(start, token.Start, "A custom property needs a rule around it, and braces in its value need a closing one.");
-                if (nested) SkipBadDeclaration(nested);
-                else Block();
+                if (inStyle) SkipBadDeclaration();
+                else Block(rulesOnly: false, inStyle: true);
                 return null;
             }
             if (selector.IsEmpty) Error(token.Start, token.End, "This rule has no selector before its brace.");
-            var (items, end) = Block();
+            var (items, end) = Block(rulesOnly: false, inStyle: true);
             return new(selector, items, token.Start, start, end);
         }
     }
@@ -148,18 +155,21 @@ public sealed class Parser
         var isWord = prelude.FirstOrDefault(v => v is not TokenValue { Token.Kind: TokenKind.Whitespace }) is TokenValue { Token.Kind: TokenKind.Ident };
         return isWord && !prelude.Any(v => v is TokenValue { Token.Kind: TokenKind.Colon })
             ? "A colon is missing between name and value: expected name: value;"
-            : "Neither a declaration (name: value;) nor a rule (selector { … }).";
+            : NeitherNor;
     }
 
     private static bool LooksLikeCustomProperty(ImmutableArray<ComponentValue> prelude)
     {
         var values = prelude.Where(v => v is not TokenValue { Token.Kind: TokenKind.Whitespace }).Take(2).ToList();
         return values is [TokenValue { Token: { Kind: TokenKind.Ident } name }, TokenValue { Token.Kind: TokenKind.Colon }]
-            && name.Text.StartsWith("--", StringComparison.Ordinal);
+            && IsCustom(name);
     }
 
-    // §5.5.4 and §5.5.5
-    private (ImmutableArray<BlockItem> Items, int End) Block()
+    /// <summary>Whether a name is a custom property's; two dashes alone are kept for later (CSS Custom Properties 1, §2).</summary>
+    private static bool IsCustom(Token name) => name.Text.Length > 2 && name.Text.StartsWith("--", StringComparison.Ordinal);
+
+    // §5.5.4 and §5.5.5. A group of rules that stands in no style rule takes no declarations: there, as in browsers, a semicolon ends nothing.
+    private (ImmutableArray<BlockItem> Items, int End) Block(bool rulesOnly, bool inStyle)
     {
         var open = Take();
         if (++depth > MaxDepth)
@@ -175,7 +185,10 @@ public sealed class Parser
         {
             switch (Current.Kind)
             {
-                case TokenKind.Whitespace or TokenKind.Semicolon:
+                case TokenKind.Whitespace:
+                    at++;
+                    break;
+                case TokenKind.Semicolon when !rulesOnly:
                     at++;
                     break;
                 case TokenKind.End:
@@ -186,7 +199,15 @@ public sealed class Parser
                     depth--;
                     return (items.ToImmutable(), Take().End);
                 case TokenKind.AtKeyword:
-                    if (AtRule(nested: true) is { } atRule) items.Add(atRule);
+                    if (AtRule(nested: true, inStyle) is { } atRule) items.Add(atRule);
+                    break;
+                case var _ when rulesOnly:
+                    if (QualifiedRule(nested: true, inStyle: false) is { } only) items.Add(only);
+                    break;
+                // Nothing that may stand here begins with a function: browsers (seen in Chromium) leave out all up to the semicolon.
+                case TokenKind.Function:
+                    Error(Current.Start, Current.End, NeitherNor);
+                    SkipBadDeclaration();
                     break;
                 default:
                     var mark = at;
@@ -199,7 +220,7 @@ public sealed class Parser
                     // Not a declaration: read it again as a nested rule (§5.5.4), and forget what the first reading complained of.
                     at = mark;
                     errors.RemoveRange(known, errors.Count - known);
-                    if (QualifiedRule(TokenKind.Semicolon, nested: true) is { } rule) items.Add(rule);
+                    if (QualifiedRule(nested: true, inStyle: true) is { } rule) items.Add(rule);
                     break;
             }
         }
@@ -214,15 +235,28 @@ public sealed class Parser
         if (Current.Kind != TokenKind.Colon) return null;
         at++;
         SkipWhitespace();
-        var values = Values(TokenKind.Semicolon, nested: true);
+        var isCustom = IsCustom(name);
+        if (DeclarationValues(isCustom) is not { } values) return null;
         var end = Current.Start;
         var important = TakeImportant(values);
         var value = Trim(values);
-        var isCustom = name.Text.StartsWith("--", StringComparison.Ordinal);
-        // "selector:hover { … }" starts like a declaration; a block beside other values gives it away.
-        if (!isCustom && value.Length > 1 && value.Any(v => v is BlockValue { Open: TokenKind.OpenCurly })) return null;
         if (value.IsEmpty && !isCustom) Error(name.Start, end, $"{name.Text} has no value.");
         return new(name.Text, value, important, name.Start, TrimmedEnd(name.Start, end));
+    }
+
+    /// <summary>
+    /// The values up to the semicolon; null at a brace: "selector:hover { … }" starts like a declaration, and no property but custom ones takes braces. Nothing
+    /// within them is read here, so that deep nesting is not read over and over.
+    /// </summary>
+    private ImmutableArray<ComponentValue>.Builder? DeclarationValues(bool isCustom)
+    {
+        var values = ImmutableArray.CreateBuilder<ComponentValue>();
+        while (Current.Kind is not (TokenKind.End or TokenKind.Semicolon or TokenKind.CloseCurly))
+        {
+            if (Current.Kind == TokenKind.OpenCurly && !isCustom) return null;
+            values.Add(Component());
+        }
+        return values;
     }
 
     private int TrimmedEnd(int start, int end)
@@ -244,27 +278,23 @@ public sealed class Parser
     }
 
     // §5.5.9, "remnants of a bad declaration"
-    private void SkipBadDeclaration(bool nested)
+    private void SkipBadDeclaration()
     {
         while (Current.Kind != TokenKind.End && Current.Kind != TokenKind.Semicolon)
         {
-            if (Current.Kind == TokenKind.CloseCurly && nested) return;
+            if (Current.Kind == TokenKind.CloseCurly) return;
             Component();
         }
         Take();
     }
 
     // §5.5.7
-    private ImmutableArray<ComponentValue>.Builder Values(TokenKind stop, bool nested)
+    private ImmutableArray<ComponentValue>.Builder Values()
     {
         var values = ImmutableArray.CreateBuilder<ComponentValue>();
-        while (Current.Kind != TokenKind.End && Current.Kind != stop)
+        while (Current.Kind != TokenKind.End)
         {
-            if (Current.Kind == TokenKind.CloseCurly)
-            {
-                if (nested) break;
-                Error(Current.Start, Current.End, "A closing brace } without an opening one.");
-            }
+            if (Current.Kind == TokenKind.CloseCurly) Error(Current.Start, Current.End, "A closing brace } without an opening one.");
             values.Add(Component());
         }
         return values;

@@ -3,7 +3,7 @@ using System.Collections.Immutable;
 namespace Sandbar.Css.Syntax;
 
 /// <summary>A piece of parsed CSS and where it stands in the source (UTF-16 offsets, end exclusive).</summary>
-public abstract record SyntaxNode(int Start, int End);
+public record SyntaxNode(int Start, int End);
 
 /// <summary>A component value: a token kept as it is, a function, or a block in brackets.</summary>
 public abstract record ComponentValue(int Start, int End) : SyntaxNode(Start, End);
@@ -32,7 +32,8 @@ public sealed record AtRuleNode(string Name, ImmutableArray<ComponentValue> Prel
     : RuleNode(Prelude, Items, Start, End);
 
 /// <summary>A parsed sheet. What could not be read is left out of <paramref name="Rules"/> and named in <paramref name="Errors"/>.</summary>
-public sealed record StyleSheetNode(string Source, ImmutableArray<RuleNode> Rules, ImmutableArray<SyntaxError> Errors)
+/// <param name="Comments">The comments, marks included, in the order of the source.</param>
+public sealed record StyleSheetNode(string Source, ImmutableArray<RuleNode> Rules, ImmutableArray<SyntaxNode> Comments, ImmutableArray<SyntaxError> Errors)
 {
     /// <summary>The source of a node as it was written.</summary>
     public string Text(SyntaxNode node) => Source[node.Start..node.End];

@@ -32,7 +32,10 @@ public enum TokenKind
 }
 
 /// <summary>A token and where it stands in the source, from <paramref name="Start"/> up to <paramref name="End"/> (UTF-16 offsets).</summary>
-/// <param name="Text">The name, string, URL, or delimiter with escapes resolved; empty for the rest.</param>
+/// <param name="Text">
+/// The name, string, URL, or delimiter with escapes resolved; of a number, percentage or dimension the number as written; of white space a line end where it holds one;
+/// empty for the rest.
+/// </param>
 /// <param name="Number">The value of a number, percentage or dimension.</param>
 /// <param name="Unit">The unit of a dimension, escapes resolved.</param>
 /// <param name="IsInteger">Whether a number was written without fraction and exponent.</param>

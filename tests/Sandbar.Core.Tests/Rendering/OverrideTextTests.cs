@@ -9,19 +9,71 @@ public class OverrideTextTests
 {
     /// <summary>Whatever a designer wrote, the rules that are released leave nothing open that would swallow what follows.</summary>
     [Fact]
-    public void Released_overrides_leave_nothing_open() => Gen.String[Gen.Char["ab{}()[];:'\"\\/*@#.- \n!1%,"], 0, 60].Sample(LeavesNothingOpen);
+    public void Released_overrides_leave_nothing_open() => OverrideSheets.Any.Sample(LeavesNothingOpen, iter: RandomTimes.Of(5000));
 
     [Theory]
     [InlineData("@a 'b")]
     [InlineData("@a (b")]
     [InlineData("@a b")]
-    public void A_statement_without_its_end_gets_one(string css) => LeavesNothingOpen(css);
+    [InlineData("{a{a1 '## @{('1 ']*%-{) \\'")]
+    [InlineData("{URL(</\"")]
+    [InlineData("a{b/*/")]
+    [InlineData("@x\\;")]
+    [InlineData("×url(")]
+    [InlineData("a{b:×url(")]
+    [InlineData("a{font-family:\"a\\")]
+    [InlineData("a{content:\"a\\")]
+    [InlineData("a{--x:\\\n")]
+    public void What_was_left_open_once_is_closed(string css) => LeavesNothingOpen(css);
+
+    /// <summary>Written anew it is read as what was read before, and writing that again changes nothing.</summary>
+    [Fact]
+    public void What_is_written_says_what_was_read() => OverrideSheets.Any.Sample(
+        css =>
+        {
+            var once = OverrideText.Readable(css, SheetUse.Release);
+            Assert.Equal(once, OverrideText.Readable(once, SheetUse.Release));
+            Assert.DoesNotContain("</s", once, StringComparison.OrdinalIgnoreCase);
+        },
+        iter: RandomTimes.Of(5000));
+
+    [Fact]
+    public void Rules_are_written_with_their_comments_and_as_they_are_nested()
+    {
+        const string css = "/* Cards */ .card{color:RED;\n/* inside */ &:hover{margin:0 0\n 1px;--x:{a:b}}}@media print{a{top:0!important}} @layer a,b";
+        Assert.Equal(
+            """
+            /* Cards */
+            .card {
+              color: RED;
+              /* inside */
+              &:hover {
+                margin: 0 0
+                  1px;
+                --x: {a:b};
+              }
+            }
+
+            @media print {
+              a {
+                top: 0 !important;
+              }
+            }
+
+            @layer a,b;
+
+            """,
+            OverrideText.Readable(css, SheetUse.Release));
+    }
 
     private static void LeavesNothingOpen(string css)
     {
-        var released = OverrideText.Readable(css, SheetUse.Release);
-        var after = Parser.ParseStyleSheet(released + "\n.last { color: red }");
-        Assert.True(after.Rules is [.., StyleRuleNode last] && after.Text(last) == ".last { color: red }", $"{css} → {released}");
+        foreach (var use in Enum.GetValues<SheetUse>())
+        {
+            var released = OverrideText.Readable(css, use);
+            var after = Parser.ParseStyleSheet(released + "\n.last { color: red }");
+            Assert.True(after.Rules is [.., StyleRuleNode last] && after.Text(last) == ".last { color: red }", $"{css} → {released}");
+        }
     }
 
     [Theory]
@@ -31,15 +83,16 @@ public class OverrideTextTests
     [InlineData("@media (hover: hover) { a:active { margin: 0 } }", "@media (hover: hover) { a:is(:active, [data-force~=\"pressed\"]) { margin: 0 } }")]
     public void States_can_be_forced_on_stage(string css, string staged)
     {
-        Assert.Equal(staged, OverrideText.Readable(css, SheetUse.Stage));
-        Assert.Equal(css, OverrideText.Readable(css, SheetUse.Release));
+        Assert.Equal(staged, OnOneLine(OverrideText.Readable(css, SheetUse.Stage)));
+        Assert.Equal(css, OnOneLine(OverrideText.Readable(css, SheetUse.Release)));
+        static string OnOneLine(string text) => string.Join(' ', text.Split((char[])[' ', '\n'], StringSplitOptions.RemoveEmptyEntries)).Replace("; }", " }", StringComparison.Ordinal);
     }
 
     [Fact]
     public void Imports_are_left_out_and_said()
     {
         const string css = "@import url(https://example.org/x.css);\na { margin: 0 }";
-        Assert.Equal("a { margin: 0 }", OverrideText.Readable(css, SheetUse.Release));
+        Assert.Equal("a {\n  margin: 0;\n}\n", OverrideText.Readable(css, SheetUse.Release));
         Assert.Contains("nothing is fetched", Assert.Single(OverrideText.Problems(css)).Message, StringComparison.Ordinal);
     }
 

@@ -21,7 +21,7 @@ interface Props {
 export function ColorEditor({ thing, color, stored, onRemoved }: Props) {
   // A grey has no hue: the slider keeps the one it had.
   const [lastHue, setLastHue] = useState(0);
-  const held = useHeld<Position>((position) => setColor(thing.id, cssOf(position)));
+  const held = useHeld<Position>((position) => setColor(thing.id, cssOf(position, stored.alpha)));
   const at = held.value ?? { l: color.lightness / 100, c: color.chroma / 100, h: color.hue ?? lastHue };
   const hold = (position: Position) => {
     setLastHue(position.h);

@@ -5,4 +5,6 @@ export interface Position {
   h: number;
 }
 
-export const cssOf = ({ l, c, h }: Position) => `oklch(${l.toFixed(3)} ${c.toFixed(3)} ${h.toFixed(1)})`;
+/** As CSS; what is translucent stays so. */
+export const cssOf = ({ l, c, h }: Position, alpha: number) =>
+  `oklch(${l.toFixed(3)} ${c.toFixed(3)} ${h.toFixed(1)}${alpha < 1 ? ` / ${alpha}` : ''})`;

@@ -35,10 +35,12 @@ public sealed class ColorKind : NamedKind<BaseColor>
 
     protected override IEnumerable<Token> Tokens(SiteReads reads, BaseColor thing)
     {
-        // The base goes out as the designer gave it; what is outside sRGB is left to the browser's own screen.
-        yield return new(Token(thing), thing.Css(), thing.Id);
+        yield return new(Token(thing), ReleasedColor.Css(thing.Css()), thing.Id);
         var row = SchemeColors.Row(thing);
         for (var step = 1; step <= row.Tints.Length; step++) yield return new(Token(thing, step), ColorText.Hex(row.At(step)), thing.Id, $"{step}");
         for (var step = 1; step <= row.Shades.Length; step++) yield return new(Token(thing, -step), ColorText.Hex(row.At(-step)), thing.Id, $"{-step}");
     }
+
+    protected override IEnumerable<Token> WideTokens(SiteReads reads, BaseColor thing) =>
+        ReleasedColor.IsWide(thing.Css()) ? [new(Token(thing), ReleasedColor.AsTyped(thing.Css()), thing.Id)] : [];
 }

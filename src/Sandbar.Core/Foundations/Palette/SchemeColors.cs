@@ -25,7 +25,7 @@ public static class SchemeColors
     public static Scheme? Dark(this Scheme scheme, Site site) => scheme.TurnsInto is ReferenceValue into ? site.Palette.Schemes.Find(into.Id) : null;
 
     /// <summary>A colour with its steps, computed once for as long as the colour stays as it is.</summary>
-    public static StepRow Row(BaseColor color) => Rows.GetValue(color, c => Steps.Of(ColorText.Parse(c.Css())));
+    public static StepRow Row(BaseColor color) => Rows.GetValue(color, c => Steps.Of(ReleasedColor.Of(c.Css())));
 
     /// <summary>The colour of a role, moved by some steps along its colour's row (and no further than the row goes).</summary>
     public static ResolvedColor Resolve(PaletteFoundation palette, Scheme scheme, string role, int step = 0)

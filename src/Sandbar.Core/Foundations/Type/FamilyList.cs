@@ -1,23 +1,45 @@
+using System.Collections.Immutable;
 using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Foundations.Type;
 
-/// <summary>Lists of families as CSS has them.</summary>
+/// <summary>Lists of families as CSS has them (CSS Fonts 4, §2.1): strings, or names of one or more words, with commas between them.</summary>
 public static class FamilyList
 {
     private const int Longest = 400;
 
-    /// <summary>Whether a list holds just names, strings that are closed, and commas: nothing that could break out of a declaration.</summary>
-    public static bool IsReadable(string css) => css.Length is > 0 and < Longest && Tokenizer.Read(css).All(t => t.Kind switch
+    public static bool IsReadable(string css) => css.Length is > 0 and < Longest && Names(css) is not null;
+
+    /// <summary>The list as it is released.</summary>
+    public static string Css(string css) => Serializer.Values(Parser.ParseValues(css));
+
+    /// <summary>The family that a list asks for first, without quotes; empty where it cannot be read.</summary>
+    public static string First(string css) => Names(css) is [var first, ..] ? first : "";
+
+    /// <summary>The families of a list in order; null where it is none.</summary>
+    private static ImmutableArray<string>? Names(string css)
     {
-        TokenKind.Ident => IsPlain(css[t.Start..t.End]),
-        TokenKind.String => t.End - t.Start > 1 && css[t.End - 1] == css[t.Start] && IsPlain(css[t.Start..t.End]),
-        TokenKind.Comma or TokenKind.Whitespace or TokenKind.End => true,
-        _ => false,
-    });
-
-    /// <summary>The family that a list asks for first, without quotes.</summary>
-    public static string First(string css) => css.Split(',', 2)[0].Trim().Trim('"', '\'');
-
-    private static bool IsPlain(string text) => !text.Contains('\\', StringComparison.Ordinal) && !text.Any(char.IsControl);
+        var names = ImmutableArray.CreateBuilder<string>();
+        var words = new List<Token>();
+        foreach (var value in Parser.ParseValues(css).Append(new TokenValue(new(TokenKind.Comma, css.Length, css.Length))))
+        {
+            if (value is not TokenValue { Token: var token }) return null;
+            if (token.Kind == TokenKind.Comma)
+            {
+                if (words.Count == 0 || (words.Count > 1 && words.Exists(w => w.Kind == TokenKind.String))) return null;
+                names.Add(string.Join(' ', words.Select(w => w.Text)));
+                words.Clear();
+            }
+            else if (token.Kind is TokenKind.Ident or TokenKind.String)
+            {
+                if (token.Text.Length == 0 || token.Text.Any(char.IsControl)) return null;
+                words.Add(token);
+            }
+            else if (token.Kind != TokenKind.Whitespace)
+            {
+                return null;
+            }
+        }
+        return names.ToImmutable();
+    }
 }
