@@ -46,7 +46,7 @@ public sealed class ServerTests : IAsyncLifetime
     public async Task A_trial_of_overrides_brings_rules_and_problems()
     {
         var trial = (await server.TryAsync(0, new { kind = "setOverrides", css = "a { color: red }\nb { colr red }" }).OkAsync())["answer"]!;
-        Assert.Equal("a { color: red }\n\nb { colr red }", trial["overrides"]!.GetValue<string>());
+        Assert.Equal("a {\n  color: red;\n}\n\nb {\n}\n", trial["overrides"]!.GetValue<string>());
         Assert.Equal(2, Assert.Single(trial["problems"]!.AsArray())!["line"]!.GetValue<int>());
     }
 
@@ -197,7 +197,7 @@ public sealed class ServerTests : IAsyncLifetime
         Assert.Contains("sandbox allow-same-origin", policy, StringComparison.Ordinal);
         Assert.DoesNotContain("allow-scripts", policy, StringComparison.Ordinal);
         var html = await response.Content.ReadAsStringAsync(Cancel);
-        Assert.DoesNotContain("<script", html.Replace("<\\/style><script>", "", StringComparison.Ordinal), StringComparison.Ordinal);
+        Assert.DoesNotContain("<script", html, StringComparison.Ordinal);
         Assert.Equal(2, html.Split("</style>").Length - 1);
     }
 

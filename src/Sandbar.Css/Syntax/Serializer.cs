@@ -46,11 +46,10 @@ public sealed class Serializer
     public static string String(string content)
     {
         var text = new StringBuilder("\"", content.Length + 2);
-        for (var i = 0; i < content.Length; i++)
+        foreach (var c in content)
         {
-            var c = content[i];
             if (c == '\0') text.Append('\uFFFD');
-            else if (char.IsControl(c) || (c == '<' && i + 1 < content.Length && content[i + 1] == '/')) AppendCode(text, c);
+            else if (char.IsControl(c) || c == '<') AppendCode(text, c);
             else if (c is '"' or '\\') text.Append('\\').Append(c);
             else text.Append(c);
         }
