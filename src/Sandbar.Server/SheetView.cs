@@ -21,7 +21,7 @@ public sealed record SheetView(
     public static SheetView Of(Head head) => Of(head.Stored.Version, head.Stored.Site, head.Sheet);
 
     public static SheetView Of(long version, Site site, StyleSheet sheet) => new(
-        version, HeadOf(sheet), LayerNames, [.. sheet.Rules.OrderBy(r => r.Layer).Select(RuleOf)], OverrideText.Readable(sheet.Overrides, SheetUse.Stage), Marks(site));
+        version, HeadOf(sheet), LayerNames, [.. sheet.Rules.OrderBy(r => r.Layer).Select(RuleOf)], OverrideText.Of(sheet.Overrides).Readable(SheetUse.Stage), Marks(site));
 
     internal static string HeadOf(StyleSheet sheet) => StyleSheetText.Head(sheet, StageEndpoints.AssetAddress);
 
@@ -51,7 +51,7 @@ public sealed record SheetChange(
             head == SheetView.HeadOf(before) ? null : head,
             changed,
             isSameOrder ? null : [.. after.Rules.OrderBy(r => r.Layer).Select(r => r.Key)],
-            before.Overrides == after.Overrides ? null : OverrideText.Readable(after.Overrides, SheetUse.Stage),
+            before.Overrides == after.Overrides ? null : OverrideText.Of(after.Overrides).Readable(SheetUse.Stage),
             new Dictionary<string, string>(),
             []);
     }

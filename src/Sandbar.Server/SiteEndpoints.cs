@@ -39,16 +39,16 @@ internal static class SiteEndpoints
         api.MapGet("/sites/{slug}/pairs", async Task<Results<Ok<PairsView>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
             await sites.FindAsync(slug, cancel) is { } head ? TypedResults.Ok(PairsView.Of(head.Stored.Site, head.Stored.Version)) : Missing(slug)).WithName("getPairs");
 
-        api.MapGet("/sites/{slug}/silenced", async Task<Results<Ok<List<CssProblemView>>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
+        api.MapGet("/sites/{slug}/silenced", async Task<Results<Ok<IReadOnlyList<CssProblemView>>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return Missing(slug);
             var css = head.Stored.Site.Overrides.Site;
-            return TypedResults.Ok(SilencedSettings.Of(head.Stored.Site, head.Sheet).Select(n => CssProblemView.Of(css, n)).ToList());
+            return TypedResults.Ok(CssProblemView.Of(css, SilencedSettings.Of(head.Stored.Site, head.Sheet, cancel)));
         }).WithName("getSilenced");
 
         api.MapGet("/sites/{slug}/reach", async Task<Results<Ok<Reach>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
             await sites.FindAsync(slug, cancel) is { } head
-                ? TypedResults.Ok(Reach.Of(await sites.BeforeLastAsync(head, cancel), head.Stored.Site))
+                ? TypedResults.Ok(Reach.Of(await sites.BeforeLastAsync(head, cancel), head.Stored.Site, cancel))
                 : Missing(slug)).WithName("getReach");
 
         api.MapGet("/colors/vision/{kind}", Results<Ok<IReadOnlyList<double>>, NotFound> (string kind) =>

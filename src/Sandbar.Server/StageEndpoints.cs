@@ -42,5 +42,5 @@ internal static class StageEndpoints
 
     private static string Sheets(Head head, string mark) =>
         $"    <style id=\"sheet\" data-page=\"{mark}\">\n{StyleSheetText.Generated(head.Sheet, SheetUse.Stage, AssetAddress)}</style>\n"
-        + $"    <style id=\"overrides\">\n{OverrideText.Readable(head.Sheet.Overrides, SheetUse.Stage)}</style>\n";
+        + $"    <style id=\"overrides\">\n{OverrideText.Of(head.Sheet.Overrides).Readable(SheetUse.Stage)}</style>\n";
 }

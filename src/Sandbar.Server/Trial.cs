@@ -53,7 +53,7 @@ internal static class Trial
             version,
             [.. (changes ?? []).Select(c => new RuleChangeView(c.Key, [.. c.Set.Select(d => new DeclarationView(d.Name, d.Value))], c.Unset))],
             changes is null ? SheetChange.Between(head.Sheet, sheet) : null,
-            overridesChanged ? OverrideText.Readable(css, SheetUse.Stage) : null,
+            overridesChanged ? OverrideText.Of(css).Readable(SheetUse.Stage) : null,
             overridesChanged ? OverridesView.Of(css).Problems : null,
             [.. tried.Palette.Colors.Where(c => !site.Palette.Colors.Contains(c)).Select(c => ColorView.Of(c))],
             [.. PageChanges.Between(site, tried, request.Pages.Distinct(), StageEndpoints.Around(tried))]);

@@ -23,7 +23,7 @@ public sealed class OverrideSheetTests : IDisposable
             OverrideSheets.Any.Array[Batch].Sample(
                 sheets =>
                 {
-                    var pairs = sheets.Where(s => !IsRefused(s)).Select(s => new[] { s, OverrideText.Readable(s, SheetUse.Release) });
+                    var pairs = sheets.Where(s => !IsRefused(s)).Select(s => new[] { s, OverrideText.Of(s).Readable(SheetUse.Release) });
                     wrong.AddRange(JsonSerializer.Deserialize<string[]>(browser.Run<string>(Compare, JsonSerializer.Serialize(pairs)))!);
                 },
                 iter: 1, threads: 1);

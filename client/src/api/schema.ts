@@ -808,6 +808,8 @@ export interface components {
             pages: number;
             /** Format: int32 */
             elements: number;
+            /** @default true */
+            isWhole: boolean;
         };
         ReverseRequest: {
             /** Format: int64 */

@@ -37,7 +37,7 @@ export function StatusLine() {
   );
 }
 
-function reachText({ pages, elements }: { pages: number; elements: number }): string {
-  if (elements === 0) return 'nothing on the pages';
-  return `${pages === 1 ? '1 page' : `${pages} pages`}, ${elements === 1 ? '1 element' : `${elements} elements`}`;
+function reachText({ pages, elements, isWhole }: { pages: number; elements: number; isWhole: boolean }): string {
+  if (elements === 0) return isWhole ? 'nothing on the pages' : 'nothing of what was looked up';
+  return `${isWhole ? '' : 'at least '}${pages === 1 ? '1 page' : `${pages} pages`}, ${elements === 1 ? '1 element' : `${elements} elements`}`;
 }

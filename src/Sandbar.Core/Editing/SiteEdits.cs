@@ -31,7 +31,7 @@ public sealed record SetOverrides(string Css) : Edit
         while (start < before.Length && start < Css.Length && before[start] == Css[start]) start++;
         // A line that was added begins after the end of the one before it.
         if (start < Css.Length && Css[start] == '\n' && Css.Length > before.Length) start++;
-        return $"Overrides · line {TextPosition.At(Css, start).Line}";
+        return $"Overrides · line {new TextLines(Css).At(start).Line}";
     }
 }
 

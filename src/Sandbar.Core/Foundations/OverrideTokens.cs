@@ -58,5 +58,5 @@ public static class OverrideTokens
     }
 
     private static IReadOnlyList<SyntaxToken> Written(string css) =>
-        Known.GetValue(css, c => [.. Tokenizer.Read(c).Where(t => t.Kind == TokenKind.Ident && t.Text.StartsWith("--", StringComparison.Ordinal))]);
+        !css.Contains("--", StringComparison.Ordinal) ? [] : Known.GetValue(css, c => [.. Tokenizer.Read(c).Where(t => t.Kind == TokenKind.Ident && t.Text.StartsWith("--", StringComparison.Ordinal))]);
 }

@@ -21,6 +21,7 @@ internal static class ForcedStates
     /// <summary>A written selector with its states forceable, wherever in it they stand.</summary>
     public static ImmutableArray<ComponentValue> In(ImmutableArray<ComponentValue> selector)
     {
+        if (!selector.Any(v => v is FunctionValue or TokenValue { Token.Kind: TokenKind.Colon })) return selector;
         var values = ImmutableArray.CreateBuilder<ComponentValue>(selector.Length);
         foreach (var value in selector)
         {

@@ -1,51 +1,44 @@
 using System.Collections.Immutable;
+using System.Globalization;
+using System.Runtime.CompilerServices;
 using Sandbar.Css.Selectors;
 using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Rendering;
 
-/// <summary>What the designer wrote, as it reaches the pages.</summary>
-public static class OverrideText
+/// <summary>What the designer wrote: as it is understood, as it reaches the pages, and what is to be said of it. Each is worked out once for as long as the text is the same.</summary>
+public sealed class OverrideText
 {
+    /// <summary>How many problems are said: more than anybody reads at once.</summary>
+    private const int MostProblems = 200;
+
+    private static readonly ConditionalWeakTable<string, OverrideText> Known = [];
+
     private static readonly HashSet<string> HoldsRules =
         new(["media", "supports", "layer", "container", "scope", "starting-style", "keyframes"], StringComparer.OrdinalIgnoreCase);
 
+    private readonly Lazy<StyleSheetNode> tree;
+    private readonly Lazy<string> staged, released;
+    private readonly Lazy<ImmutableArray<SyntaxError>> problems;
+
+    private OverrideText(string source)
+    {
+        tree = new(() => Parser.ParseStyleSheet(source));
+        staged = new(() => new OverrideWriter(Tree, SheetUse.Stage).Text);
+        released = new(() => new OverrideWriter(Tree, SheetUse.Release).Text);
+        problems = new(FindProblems);
+    }
+
+    /// <summary>What could be read.</summary>
+    public StyleSheetNode Tree => tree.Value;
+
+    /// <summary>What the designer is told of it, in the order of the text: what does not parse, and what is left out.</summary>
+    public ImmutableArray<SyntaxError> Problems => problems.Value;
+
+    public static OverrideText Of(string source) => Known.GetValue(source, s => new(s));
+
     /// <summary>The rules that can be read, and the comments between them, written anew: what does not parse is left out, as browsers do.</summary>
-    public static string Readable(string source, SheetUse use) => new OverrideWriter(Parser.ParseStyleSheet(source), use).Text;
-
-    /// <summary>What the designer is told of an override sheet: what does not parse, and what is left out.</summary>
-    public static ImmutableArray<SyntaxError> Problems(string source)
-    {
-        var sheet = Parser.ParseStyleSheet(source);
-        var refused = sheet.Rules.Where(IsRefused).Select(r => new SyntaxError(r.Start, r.End, Refusal(r)));
-        return [.. sheet.Errors.Concat(refused).Concat(sheet.Rules.SelectMany(UnknownProperties)).Concat(sheet.Rules.SelectMany(r => UnreadableSelectors(r, isNested: false))).OrderBy(e => e.Start)];
-    }
-
-    /// <summary>Declarations whose name is no property; browsers leave them out. At-rules with descriptors of their own are passed over.</summary>
-    private static IEnumerable<SyntaxError> UnknownProperties(RuleNode rule)
-    {
-        if (rule is AtRuleNode at && !HoldsRules.Contains(at.Name)) yield break;
-        foreach (var item in rule.Items)
-        {
-            if (item is RuleNode inner)
-            {
-                foreach (var problem in UnknownProperties(inner)) yield return problem;
-            }
-            else if (item is DeclarationNode declaration && !PropertyNames.IsKnown(declaration.Name))
-            {
-                var meant = PropertyNames.Nearest(declaration.Name) is { } nearest ? $" Did you mean {nearest}?" : "";
-                yield return new(declaration.Start, declaration.Start + declaration.Name.Length, $"“{declaration.Name}” is not a property: browsers leave the line out.{meant}");
-            }
-        }
-    }
-
-    /// <summary>Selectors that cannot be read; browsers leave out the whole rule.</summary>
-    private static IEnumerable<SyntaxError> UnreadableSelectors(RuleNode rule, bool isNested)
-    {
-        if (rule is AtRuleNode at && (!HoldsRules.Contains(at.Name) || at.Name.Equals("keyframes", StringComparison.OrdinalIgnoreCase))) yield break;
-        if (rule is StyleRuleNode && !SelectorParser.TryParse(rule.Prelude, isNested, out _, out var error)) yield return error;
-        foreach (var problem in rule.Items.OfType<RuleNode>().SelectMany(inner => UnreadableSelectors(inner, isNested || rule is StyleRuleNode))) yield return problem;
-    }
+    public string Readable(SheetUse use) => (use == SheetUse.Stage ? staged : released).Value;
 
     internal static bool IsRefused(RuleNode rule) =>
         rule is AtRuleNode at && (at.Name.Equals("import", StringComparison.OrdinalIgnoreCase) || at.Name.Equals("charset", StringComparison.OrdinalIgnoreCase)
@@ -54,4 +47,54 @@ public static class OverrideText
     private static string Refusal(RuleNode rule) => ((AtRuleNode)rule).Name.Equals("import", StringComparison.OrdinalIgnoreCase)
         ? "@import is left out: nothing is fetched from elsewhere. Paste the sheet's rules here instead."
         : $"@{((AtRuleNode)rule).Name} is left out: it only counts at the very top of a file.";
+
+    private ImmutableArray<SyntaxError> FindProblems()
+    {
+        var found = Merged(Tree.Errors, Tree.Rules.SelectMany(r => ProblemsIn(r, isNested: false))).Take(MostProblems + 1).ToImmutableArray();
+        if (found.Length <= MostProblems) return found;
+        var next = found[MostProblems];
+        return found.SetItem(MostProblems, next with { Message = string.Create(CultureInfo.InvariantCulture, $"There is more from here on. The first {MostProblems} problems are shown.") });
+    }
+
+    /// <summary>Two lists that are in the order of the text, as one.</summary>
+    private static IEnumerable<SyntaxError> Merged(IEnumerable<SyntaxError> a, IEnumerable<SyntaxError> b)
+    {
+        using var second = b.GetEnumerator();
+        var hasSecond = second.MoveNext();
+        foreach (var first in a)
+        {
+            for (; hasSecond && second.Current.Start < first.Start; hasSecond = second.MoveNext()) yield return second.Current;
+            yield return first;
+        }
+        for (; hasSecond; hasSecond = second.MoveNext()) yield return second.Current;
+    }
+
+    /// <summary>What browsers leave out though it parses: selectors and properties they do not know. At-rules with descriptors of their own are passed over.</summary>
+    private static IEnumerable<SyntaxError> ProblemsIn(RuleNode rule, bool isNested)
+    {
+        if (IsRefused(rule)) yield return new(rule.Start, rule.End, Refusal(rule));
+        if (rule is AtRuleNode at && !HoldsRules.Contains(at.Name)) yield break;
+        var isFrames = rule is AtRuleNode { Name: var name } && name.Equals("keyframes", StringComparison.OrdinalIgnoreCase);
+        if (rule is StyleRuleNode style && style.BlockStart - style.Start <= FlatRules.LongestSelector && !SelectorParser.TryParse(rule.Prelude, isNested, out _, out var error)) yield return error;
+        foreach (var item in rule.Items)
+        {
+            if (item is RuleNode inner)
+            {
+                // Those of key frames are percentages.
+                foreach (var problem in isFrames ? inner.Items.OfType<DeclarationNode>().SelectMany(UnknownProperty) : ProblemsIn(inner, isNested || rule is StyleRuleNode)) yield return problem;
+            }
+            else if (item is DeclarationNode declaration)
+            {
+                foreach (var problem in UnknownProperty(declaration)) yield return problem;
+            }
+        }
+    }
+
+    private static IEnumerable<SyntaxError> UnknownProperty(DeclarationNode declaration)
+    {
+        if (PropertyNames.IsKnown(declaration.Name)) yield break;
+        var meant = PropertyNames.Nearest(declaration.Name) is { } nearest ? $" Did you mean {nearest}?" : "";
+        var called = declaration.Name.Length > 40 ? declaration.Name[..39] + "…" : declaration.Name;
+        yield return new(declaration.Start, declaration.Start + declaration.Name.Length, $"“{called}” is not a property: browsers leave the line out.{meant}");
+    }
 }

@@ -40,10 +40,9 @@ internal sealed class OverrideWriter
     private void Rule(RuleNode rule, string indent)
     {
         var at = rule as AtRuleNode;
-        var prelude = Serializer.Values(use == SheetUse.Stage && at is null ? ForcedStates.In(rule.Prelude) : rule.Prelude, indent + "  ");
         text.Append(indent);
-        if (at is not null) text.Append('@').Append(Serializer.Identifier(at.Name)).Append(prelude.Length > 0 ? " " : "");
-        text.Append(prelude);
+        if (at is not null) text.Append('@').Append(Serializer.Identifier(at.Name)).Append(at.Prelude.IsEmpty ? "" : " ");
+        Serializer.Append(text, use == SheetUse.Stage && at is null ? ForcedStates.In(rule.Prelude) : rule.Prelude, indent + "  ");
         if (at is { BlockStart: < 0 })
         {
             text.Append(";\n");
@@ -63,8 +62,8 @@ internal sealed class OverrideWriter
     {
         PassComments(declaration.End);
         text.Append(indent).Append(Serializer.Identifier(declaration.Name)).Append(':');
-        var value = Serializer.Values(declaration.Value, indent + "  ");
-        if (value.Length > 0) text.Append(' ').Append(value);
+        if (!declaration.Value.IsEmpty) text.Append(' ');
+        Serializer.Append(text, declaration.Value, indent + "  ");
         text.Append(declaration.Important ? " !important;\n" : ";\n");
     }
 
@@ -73,13 +72,21 @@ internal sealed class OverrideWriter
         IsReadable(rule.Prelude) && (rule is AtRuleNode || !rule.Prelude.Any(v => v is TokenValue { Token.Kind: TokenKind.Url }));
 
     /// <summary>Browsers leave out what holds a string or an address that ends wrongly, or a closing mark without its opening one.</summary>
-    private static bool IsReadable(ImmutableArray<ComponentValue> values) => values.All(value => value switch
+    private static bool IsReadable(ImmutableArray<ComponentValue> values)
     {
-        FunctionValue function => IsReadable(function.Values),
-        BlockValue block => IsReadable(block.Values),
-        TokenValue { Token.Kind: TokenKind.BadString or TokenKind.BadUrl or TokenKind.CloseParen or TokenKind.CloseSquare or TokenKind.CloseCurly } => false,
-        _ => true,
-    });
+        foreach (var value in values)
+        {
+            var isReadable = value switch
+            {
+                FunctionValue function => IsReadable(function.Values),
+                BlockValue block => IsReadable(block.Values),
+                TokenValue { Token.Kind: TokenKind.BadString or TokenKind.BadUrl or TokenKind.CloseParen or TokenKind.CloseSquare or TokenKind.CloseCurly } => false,
+                _ => true,
+            };
+            if (!isReadable) return false;
+        }
+        return true;
+    }
 
     private void Comments(int before, string indent)
     {

@@ -69,7 +69,7 @@ public static class StyleSheetText
     /// <summary>The whole sheet as it is published: generated rules, then the overrides, unlayered so that they win without force.</summary>
     public static string Release(StyleSheet sheet, Func<ShelfItem, string> address)
     {
-        var overrides = OverrideText.Readable(sheet.Overrides, SheetUse.Release);
+        var overrides = OverrideText.Of(sheet.Overrides).Readable(SheetUse.Release);
         return Generated(sheet, SheetUse.Release, address) + (overrides.Length == 0 ? "" : $"\n/* Overrides */\n{overrides}");
     }
 

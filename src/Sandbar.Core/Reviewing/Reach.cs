@@ -9,29 +9,35 @@ using Sandbar.Css.Syntax;
 namespace Sandbar.Core.Reviewing;
 
 /// <summary>How far a change reaches: on how many pages, and how many of their elements get other declarations or other content. What they inherit is not counted.</summary>
-public sealed record Reach(int Pages, int Elements)
+/// <param name="IsWhole">Whether all of it was looked up; else it reaches at least so far.</param>
+public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
 {
     /// <summary>How far the change from one site to another reaches, on the pages of the later one.</summary>
-    public static Reach Of(Site before, Site after)
+    /// <param name="cancel">Looked at between pages and selectors.</param>
+    public static Reach Of(Site before, Site after, CancellationToken cancel)
     {
         var (earlier, later) = (StyleSheetRenderer.Render(before), StyleSheetRenderer.Render(after));
         var changed = new Changed(after.Palette);
         changed.Compare(earlier, later);
         changed.Follow(later);
         var blocks = ChangedBlocks(before, after);
-        if (changed.Selectors.Count == 0 && blocks.Count == 0) return new(0, 0);
+        if (changed.Selectors.Count == 0 && blocks.Count == 0) return new(0, 0, changed.IsWhole);
         int pages = 0, elements = 0;
+        var isWhole = changed.IsWhole;
         foreach (var page in after.Pages)
         {
             using var document = PageDocument.Of(after, page);
-            var reached = new HashSet<IElement>();
+            var reached = document.Find("[data-block]").Where(e => blocks.Contains(e.GetAttribute("data-block")!)).ToHashSet();
             foreach (var (selector, scheme) in changed.Selectors)
+            {
+                cancel.ThrowIfCancellationRequested();
                 reached.UnionWith(document.Find(selector).Where(e => scheme is null || e.Closest("[data-scheme]")?.GetAttribute("data-scheme") == scheme));
-            reached.UnionWith(document.Find("[data-block]").Where(e => blocks.Contains(e.GetAttribute("data-block")!)));
+            }
+            isWhole &= !document.IsSpent;
             if (reached.Count > 0) pages++;
             elements += reached.Count;
         }
-        return new(pages, elements);
+        return new(pages, elements, isWhole);
     }
 
     /// <summary>Ids of the blocks that hold something else, wear another look or scheme, or show a menu that changed.</summary>
@@ -59,6 +65,9 @@ public sealed record Reach(int Pages, int Elements)
         /// <summary>Selectors of elements with other declarations, and the scheme they must stand in; null for any.</summary>
         public HashSet<(NestedSelector Selector, string? Scheme)> Selectors { get; } = [];
 
+        /// <summary>Whether all that changed was looked at.</summary>
+        public bool IsWhole { get; private set; } = true;
+
         public void Compare(StyleSheet earlier, StyleSheet later)
         {
             var known = earlier.Rules.ToDictionary(r => r.Key, StringComparer.Ordinal);
@@ -69,17 +78,21 @@ public sealed record Reach(int Pages, int Elements)
             }
             foreach (var gone in known.Values) Note(gone, gone.Declarations);
             if (earlier.Overrides == later.Overrides) return;
-            var (a, b) = (Written(earlier), Written(later));
-            foreach (var rule in a.Except(b).Concat(b.Except(a))) Selectors.Add((rule.Elements, null));
+            var (a, b) = (OverrideText.Of(earlier.Overrides).Tree, OverrideText.Of(later.Overrides).Tree);
+            var (fewer, more) = (Written(a, Texts(b)), Written(b, Texts(a)));
+            foreach (var rule in fewer.Except(more).Concat(more.Except(fewer))) Selectors.Add((rule.Elements, null));
         }
 
         /// <summary>Follows what changed through <c>var()</c> to whatever reads it.</summary>
         public void Follow(StyleSheet sheet)
         {
-            var written = Parser.ParseStyleSheet(sheet.Overrides);
+            if (properties.Count == 0) return;
+            var tree = OverrideText.Of(sheet.Overrides).Tree;
+            var written = LookedUp.Of(tree, [.. tree.Rules.Where(r => tree.Text(r).Contains("var(", StringComparison.OrdinalIgnoreCase))]);
+            IsWhole &= written.IsWhole;
             var readers = sheet.Rules.SelectMany(r => r.Declarations.Select(d => (Elements: Elements(r), Scheme: SchemeOf(r), d.Name, d.Value)))
-                .Concat(FlatRules.Of(written).SelectMany(r => r.Declarations.Select(d => (r.Elements, Scheme: (string?)null, d.Name, Value: written.Text(d)))))
-                .Where(d => d.Value.Contains("var(", StringComparison.Ordinal)).ToList();
+                .Concat(written.Rules.SelectMany(r => r.Declarations.Select(d => (r.Elements, Scheme: (string?)null, d.Name, Value: tree.Text(d)))))
+                .Where(d => d.Value.Contains("var(", StringComparison.OrdinalIgnoreCase)).Distinct().ToList();
             var next = new Queue<(string Name, string? Scheme)>(properties);
             while (next.TryDequeue(out var property))
             {
@@ -106,10 +119,15 @@ public sealed record Reach(int Pages, int Elements)
 
         private static NestedSelector Elements(Rule rule) => new([rule.Elements], null);
 
-        private static IEnumerable<(NestedSelector Elements, NestedSelector Selector, NestedSelector? Always, string Text)> Written(StyleSheet sheet)
+        /// <summary>The rules of a sheet as written, to tell those of another that are the same.</summary>
+        private static HashSet<string> Texts(StyleSheetNode tree) => tree.Rules.Select(tree.Text).ToHashSet(StringComparer.Ordinal);
+
+        /// <summary>What the rules say that are not in another sheet.</summary>
+        private List<(NestedSelector Elements, NestedSelector Selector, NestedSelector? Always, string Text)> Written(StyleSheetNode tree, HashSet<string> others)
         {
-            var parsed = Parser.ParseStyleSheet(sheet.Overrides);
-            return FlatRules.Of(parsed).Where(r => r.Declarations.Count > 0).Select(r => (r.Elements, r.Selector, r.Always, string.Join(';', r.Declarations.Select(parsed.Text))));
+            var rules = LookedUp.Of(tree, [.. tree.Rules.Where(r => !others.Contains(tree.Text(r)))]);
+            IsWhole &= rules.IsWhole;
+            return [.. rules.Rules.Where(r => r.Declarations.Count > 0).Select(r => (r.Elements, r.Selector, r.Always, string.Join(';', r.Declarations.Select(tree.Text))))];
         }
 
         private static bool Reads(string value, string name)

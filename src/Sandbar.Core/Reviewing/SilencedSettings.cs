@@ -15,34 +15,55 @@ namespace Sandbar.Core.Reviewing;
 public static class SilencedSettings
 {
     /// <summary>A note for each declaration that silences something, at its name.</summary>
-    public static ImmutableArray<SyntaxError> Of(Site site, StyleSheet sheet)
+    /// <param name="cancel">Looked at between rules.</param>
+    public static ImmutableArray<SyntaxError> Of(Site site, StyleSheet sheet, CancellationToken cancel)
     {
-        var written = FlatRules.Of(Parser.ParseStyleSheet(site.Overrides.Site)).Where(r => r.Always is not null && r.Declarations.Count > 0).ToList();
-        if (written.Count == 0) return [];
+        var tree = OverrideText.Of(site.Overrides.Site).Tree;
+        var rules = LookedUp.Of(tree, tree.Rules);
         var varied = sheet.Rules.Where(r => r.State != State.Rest || r.Widths != Interval.All).ToList();
+        // What of the sheet a property meets, worked out once for each property.
+        var meets = varied.SelectMany(r => r.Declarations.SelectMany(d => PropertyNames.SetBy(d.Name).Select(set => (Set: set, Over: (Rule: r, Declaration: d)))))
+            .ToLookup(m => m.Set, m => m.Over, StringComparer.OrdinalIgnoreCase);
+        var written = rules.Rules.Where(r => r.Always is not null).Select(r => (Rule: r, Met: Met(r))).Where(r => r.Met.Count > 0).ToList();
+        if (written.Count == 0) return rules.Note;
         var silenced = new Dictionary<DeclarationNode, HashSet<(Rule Rule, Declaration Declaration)>>();
+        var unasked = int.MaxValue;
         foreach (var page in site.Pages)
         {
             using var document = PageDocument.Of(site, page);
             var elements = varied.Select(r => r.Elements).Distinct().ToDictionary(s => s, s => document.Find(s).ToHashSet(), StringComparer.Ordinal);
-            foreach (var rule in written)
+            foreach (var (rule, met) in written)
             {
+                cancel.ThrowIfCancellationRequested();
                 var found = document.Find(rule.Always!);
-                if (found.Count == 0) continue;
-                foreach (var generated in varied.Where(v => found.Any(elements[v.Elements].Contains)))
+                if (document.IsSpent)
                 {
-                    foreach (var declaration in rule.Declarations)
-                    {
-                        foreach (var over in generated.Declarations.Where(d => PropertyNames.Overlap(declaration.Name, d.Name)))
-                        {
-                            if (!silenced.TryGetValue(declaration, out var set)) silenced[declaration] = set = [];
-                            set.Add((generated, over));
-                        }
-                    }
+                    unasked = Math.Min(unasked, rule.Declarations[0].Start);
+                    break;
+                }
+                if (found.Count == 0) continue;
+                foreach (var (declaration, over) in met)
+                {
+                    var shown = over.Where(o => found.Any(elements[o.Rule.Elements].Contains)).ToList();
+                    if (shown.Count == 0) continue;
+                    if (!silenced.TryGetValue(declaration, out var set)) silenced[declaration] = set = [];
+                    set.UnionWith(shown);
                 }
             }
         }
-        return [.. silenced.Select(s => new SyntaxError(s.Key.Start, s.Key.Start + s.Key.Name.Length, Message(site, s.Key.Name, s.Value))).OrderBy(n => n.Start)];
+        var notes = silenced.Select(s => new SyntaxError(s.Key.Start, s.Key.Start + s.Key.Name.Length, Message(site, s.Key.Name, s.Value))).Concat(rules.Note);
+        if (unasked < int.MaxValue) notes = notes.Append(new(unasked, unasked + 1, "From here on it is not looked up what rules match on every page: that would take too long."));
+        return [.. notes.OrderBy(n => n.Start)];
+
+        // Of declarations of one property in a rule the last counts.
+        List<(DeclarationNode, List<(Rule Rule, Declaration Declaration)>)> Met(FlatRule rule) =>
+        [
+            .. from same in rule.Declarations.GroupBy(d => d.Name, StringComparer.OrdinalIgnoreCase)
+               let over = same.Key.Equals("all", StringComparison.OrdinalIgnoreCase) ? meets.SelectMany(m => m) : PropertyNames.SetBy(same.Key).SelectMany(set => meets[set])
+               let each = over.Distinct().ToList()
+               where each.Count > 0
+               select (same.Last(), each),
+        ];
     }
 
     private static string Message(Site site, string property, HashSet<(Rule Rule, Declaration Declaration)> over)

@@ -47,11 +47,26 @@ public static class FlatRules
 
     private static readonly HashSet<string> Conditions = new(["media", "container", "scope", "starting-style"], StringComparer.OrdinalIgnoreCase);
 
-    /// <summary>Every rule; what cannot be read is left out, as browsers do.</summary>
-    public static IEnumerable<FlatRule> Of(StyleSheetNode sheet) => sheet.Rules.SelectMany(rule => Of(sheet.Source, rule, around: null, inCondition: false));
+    /// <summary>Longest selector that is looked at, in characters: longer than anybody writes one, and as long as one can be matched in no time.</summary>
+    public const int LongestSelector = 2000;
 
-    private static IEnumerable<FlatRule> Of(string source, RuleNode rule, FlatRule? around, bool inCondition)
+    /// <summary>Some of the sheet's own rules and those within them; what cannot be read is left out, as browsers do, and so is what no one can have written by hand.</summary>
+    /// <param name="most">How many style rules are read.</param>
+    public static IEnumerable<FlatRule> Of(StyleSheetNode sheet, IEnumerable<RuleNode> rules, int most)
     {
+        var left = new Left(most);
+        return rules.SelectMany(rule => Of(sheet.Source, rule, around: null, inCondition: false, left));
+    }
+
+    /// <summary>Those of the whole sheet.</summary>
+    public static IEnumerable<FlatRule> Of(StyleSheetNode sheet) => Of(sheet, sheet.Rules, int.MaxValue);
+
+    /// <summary>How many style rules there are in some, themselves among them.</summary>
+    public static int Count(IEnumerable<BlockItem> items) => items.OfType<RuleNode>().Sum(rule => (rule is StyleRuleNode ? 1 : 0) + Count(rule.Items));
+
+    private static IEnumerable<FlatRule> Of(string source, RuleNode rule, FlatRule? around, bool inCondition, Left left)
+    {
+        if (rule is StyleRuleNode && left.Count-- <= 0) return [];
         var declarations = rule.Items.OfType<DeclarationNode>().ToList();
         switch (rule)
         {
@@ -59,15 +74,15 @@ public static class FlatRules
                 inCondition |= Conditions.Contains(at.Name);
                 // What is declared in it directly is declared of what it stands in.
                 var own = around is not null && declarations.Count > 0 ? [around with { Always = inCondition ? null : around.Always, Declarations = declarations }] : Enumerable.Empty<FlatRule>();
-                return own.Concat(Inner(source, rule, around, inCondition));
-            case StyleRuleNode when SelectorParser.TryParse(rule.Prelude, isNested: around is not null, out var list, out _):
+                return own.Concat(Inner(source, rule, around, inCondition, left));
+            case StyleRuleNode style when style.BlockStart - style.Start <= LongestSelector && SelectorParser.TryParse(rule.Prelude, isNested: around is not null, out var list, out _):
                 var flat = new FlatRule(
                     Selector(list, keepStates: true, around?.Selector),
                     Selector(list, keepStates: false, around?.Elements),
                     inCondition || (around is not null && around.Always is null) || list.Where(s => !Passes(s)).ToImmutableArray() is not { Length: > 0 } always ? null : Selector(always, keepStates: true, around?.Always),
                     list.Select(s => Weight(s, around)).Max(),
                     declarations);
-                return Inner(source, rule, flat, inCondition).Prepend(flat);
+                return Inner(source, rule, flat, inCondition, left).Prepend(flat);
             default:
                 return [];
         }
@@ -76,8 +91,8 @@ public static class FlatRules
             new([.. list.Select(s => Text(source, s, isNested: around is not null, keepStates)).Distinct()], outer);
     }
 
-    private static IEnumerable<FlatRule> Inner(string source, RuleNode rule, FlatRule? around, bool inCondition) =>
-        rule.Items.OfType<RuleNode>().SelectMany(inner => Of(source, inner, around, inCondition));
+    private static IEnumerable<FlatRule> Inner(string source, RuleNode rule, FlatRule? around, bool inCondition, Left left) =>
+        rule.Items.OfType<RuleNode>().SelectMany(inner => Of(source, inner, around, inCondition, left));
 
     private static Specificity Weight(ComplexSelector selector, FlatRule? around) =>
         around is null ? Specificity.Of(selector) : Specificity.Of(selector, around.Heaviest) + (IsImplicit(selector) ? around.Heaviest : default);
@@ -113,4 +128,10 @@ public static class FlatRules
         PseudoElementSelector pseudo => pseudo.Arguments.SelectMany(Marks),
         _ => Enumerable.Empty<NestingSelector>(),
     });
+
+    /// <summary>How many style rules are still read.</summary>
+    private sealed class Left(int count)
+    {
+        public int Count { get; set; } = count;
+    }
 }

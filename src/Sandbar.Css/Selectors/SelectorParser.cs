@@ -149,11 +149,13 @@ public static class SelectorParser
             var from = Position;
             var parts = ImmutableArray.CreateBuilder<SimpleSelector>();
             if (TypeOrUniversal() is { } type) parts.Add(type);
+            PseudoElementSelector? piece = null;
             while (Simple() is { } simple)
             {
-                if (parts.OfType<PseudoElementSelector>().LastOrDefault() is { } piece && !MayFollow(piece, simple))
+                if (piece is not null && !MayFollow(piece, simple))
                     throw Wrong($"After ::{piece.Name} {(Stateful(piece) ? "only states may follow" : "nothing may follow")}.", simple.Start, simple.End);
                 parts.Add(simple);
+                piece = simple as PseudoElementSelector ?? piece;
             }
             if (parts.Count == 0)
             {

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Runtime.InteropServices;
 
 namespace Sandbar.Css.Syntax;
 
@@ -15,7 +16,11 @@ public sealed class Parser
 
     private readonly string source;
     private readonly List<SyntaxError> errors = [];
-    private readonly List<Token> tokens;
+
+    // Values and items of what is not finished yet, innermost last: each takes its own from the end.
+    private readonly List<ComponentValue> values = [];
+    private readonly List<BlockItem> items = [];
+    private readonly Token[] tokens;
     private readonly ImmutableArray<SyntaxNode> comments;
     private int at;
     private int depth;
@@ -23,9 +28,10 @@ public sealed class Parser
     private Parser(string source)
     {
         this.source = source;
-        tokens = Tokenizer.Read(source, errors);
-        comments = [.. tokens.Where(t => t.Kind == TokenKind.Comment).Select(t => new SyntaxNode(t.Start, t.End))];
-        if (comments.Length > 0) tokens.RemoveAll(t => t.Kind == TokenKind.Comment);
+        var read = Tokenizer.Read(source, errors);
+        comments = [.. read.Where(t => t.Kind == TokenKind.Comment).Select(t => new SyntaxNode(t.Start, t.End))];
+        if (comments.Length > 0) read.RemoveAll(t => t.Kind == TokenKind.Comment);
+        tokens = [.. read];
     }
 
     /// <summary>Parses a whole sheet. Never throws: errors are part of the answer.</summary>
@@ -33,17 +39,19 @@ public sealed class Parser
     {
         var parser = new Parser(source);
         var rules = parser.SheetContents();
-        return new(source, rules, parser.comments, [.. parser.errors.OrderBy(e => e.Start)]);
+        parser.errors.Sort((a, b) => a.Start.CompareTo(b.Start));
+        return new(source, rules, parser.comments, [.. parser.errors]);
     }
 
     /// <summary>Parses a list of component values, such as the value of a property.</summary>
     public static ImmutableArray<ComponentValue> ParseValues(string source)
     {
         var parser = new Parser(source);
-        return Trim(parser.Values());
+        parser.Values();
+        return parser.TakeValues(0);
     }
 
-    private Token Current => tokens[at];
+    private ref readonly Token Current => ref tokens[at];
 
     private Token Take() => Current.Kind == TokenKind.End ? Current : tokens[at++];
 
@@ -52,7 +60,26 @@ public sealed class Parser
         while (Current.Kind == TokenKind.Whitespace) at++;
     }
 
-    private void Error(int start, int end, string message) => errors.Add(new(start, end, message));
+    private void Error(int start, int end, string message)
+    {
+        if (errors.Count < Tokenizer.MostErrors * 2) errors.Add(new(start, end, message));
+    }
+
+    /// <summary>The values from a mark on, without the white space around them.</summary>
+    private ImmutableArray<ComponentValue> TakeValues(int mark)
+    {
+        int start = mark, end = values.Count;
+        while (start < end && IsWhitespace(values[start])) start++;
+        while (end > start && IsWhitespace(values[end - 1])) end--;
+        return Taken(mark, start, end);
+    }
+
+    private ImmutableArray<ComponentValue> Taken(int mark, int start, int end)
+    {
+        ImmutableArray<ComponentValue> taken = end == start ? [] : [.. CollectionsMarshal.AsSpan(values)[start..end]];
+        values.RemoveRange(mark, values.Count - mark);
+        return taken;
+    }
 
     // §5.5.1
     private ImmutableArray<RuleNode> SheetContents()
@@ -81,7 +108,7 @@ public sealed class Parser
     private AtRuleNode? AtRule(bool nested, bool inStyle)
     {
         var keyword = Take();
-        var prelude = ImmutableArray.CreateBuilder<ComponentValue>();
+        var mark = values.Count;
         while (true)
         {
             var token = Current;
@@ -89,18 +116,19 @@ public sealed class Parser
             {
                 case TokenKind.Semicolon:
                     at++;
-                    return new(keyword.Text, Trim(prelude), [], -1, keyword.Start, token.End);
+                    return new(keyword.Text, TakeValues(mark), [], -1, keyword.Start, token.End);
                 case TokenKind.End:
                     Error(keyword.Start, keyword.End, $"@{keyword.Text} is not finished: it needs a ; or a block in braces.");
-                    return new(keyword.Text, Trim(prelude), [], -1, keyword.Start, token.Start);
+                    return new(keyword.Text, TakeValues(mark), [], -1, keyword.Start, token.Start);
                 case TokenKind.CloseCurly when nested:
-                    return new(keyword.Text, Trim(prelude), [], -1, keyword.Start, token.Start);
+                    return new(keyword.Text, TakeValues(mark), [], -1, keyword.Start, token.Start);
                 case TokenKind.OpenCurly:
-                    var (items, end) = Block(rulesOnly: !inStyle && HoldsRules.Contains(keyword.Text), inStyle);
-                    return new(keyword.Text, Trim(prelude), items, token.Start, keyword.Start, end);
+                    var prelude = TakeValues(mark);
+                    var (contents, end) = Block(rulesOnly: !inStyle && HoldsRules.Contains(keyword.Text), inStyle);
+                    return new(keyword.Text, prelude, contents, token.Start, keyword.Start, end);
                 default:
                     if (token.Kind == TokenKind.CloseCurly) Error(token.Start, token.End, "A closing brace } without an opening one.");
-                    prelude.Add(Component());
+                    values.Add(Component());
                     break;
             }
         }
@@ -110,32 +138,32 @@ public sealed class Parser
     private StyleRuleNode? QualifiedRule(bool nested, bool inStyle)
     {
         var start = Current.Start;
-        var prelude = ImmutableArray.CreateBuilder<ComponentValue>();
+        var mark = values.Count;
         while (true)
         {
             var token = Current;
             if (token.Kind == TokenKind.End || (inStyle && token.Kind == TokenKind.Semicolon))
             {
-                Error(start, token.Start, NotARule(prelude, nested));
+                Error(start, token.Start, NotARule(TakeValues(mark), nested));
                 return null;
             }
             if (token.Kind == TokenKind.CloseCurly)
             {
                 if (nested)
                 {
-                    Error(start, token.Start, NotARule(prelude, nested));
+                    Error(start, token.Start, NotARule(TakeValues(mark), nested));
                     return null;
                 }
                 Error(token.Start, token.End, "A closing brace } without an opening one.");
-                prelude.Add(new TokenValue(Take()));
+                values.Add(new TokenValue(Take()));
                 continue;
             }
             if (token.Kind != TokenKind.OpenCurly)
             {
-                prelude.Add(Component());
+                values.Add(Component());
                 continue;
             }
-            var selector = Trim(prelude);
+            var selector = TakeValues(mark);
             if (LooksLikeCustomProperty(selector))
             {
                 Error(start, token.Start, "A custom property needs a rule around it, and braces in its value need a closing one.");
@@ -144,12 +172,12 @@ public sealed class Parser
                 return null;
             }
             if (selector.IsEmpty) Error(token.Start, token.End, "This rule has no selector before its brace.");
-            var (items, end) = Block(rulesOnly: false, inStyle: true);
-            return new(selector, items, token.Start, start, end);
+            var (contents, end) = Block(rulesOnly: false, inStyle: true);
+            return new(selector, contents, token.Start, start, end);
         }
     }
 
-    private static string NotARule(ImmutableArray<ComponentValue>.Builder prelude, bool nested)
+    private static string NotARule(ImmutableArray<ComponentValue> prelude, bool nested)
     {
         if (!nested) return "This rule has no braces: expected selector { name: value; }.";
         var isWord = prelude.FirstOrDefault(v => v is not TokenValue { Token.Kind: TokenKind.Whitespace }) is TokenValue { Token.Kind: TokenKind.Ident };
@@ -180,7 +208,7 @@ public sealed class Parser
             var skipped = Component();
             return ([], skipped.End);
         }
-        var items = ImmutableArray.CreateBuilder<BlockItem>();
+        var first = items.Count;
         while (true)
         {
             switch (Current.Kind)
@@ -194,10 +222,10 @@ public sealed class Parser
                 case TokenKind.End:
                     Error(open.Start, open.End, "This brace { is never closed: } is missing.");
                     depth--;
-                    return (items.ToImmutable(), Current.Start);
+                    return (TakeItems(first), Current.Start);
                 case TokenKind.CloseCurly:
                     depth--;
-                    return (items.ToImmutable(), Take().End);
+                    return (TakeItems(first), Take().End);
                 case TokenKind.AtKeyword:
                     if (AtRule(nested: true, inStyle) is { } atRule) items.Add(atRule);
                     break;
@@ -226,6 +254,13 @@ public sealed class Parser
         }
     }
 
+    private ImmutableArray<BlockItem> TakeItems(int first)
+    {
+        ImmutableArray<BlockItem> taken = items.Count == first ? [] : [.. CollectionsMarshal.AsSpan(items)[first..]];
+        items.RemoveRange(first, items.Count - first);
+        return taken;
+    }
+
     // §5.5.6; null where it is none, wherever the reading stopped
     private DeclarationNode? Declaration()
     {
@@ -236,27 +271,23 @@ public sealed class Parser
         at++;
         SkipWhitespace();
         var isCustom = IsCustom(name);
-        if (DeclarationValues(isCustom) is not { } values) return null;
-        var end = Current.Start;
-        var important = TakeImportant(values);
-        var value = Trim(values);
-        if (value.IsEmpty && !isCustom) Error(name.Start, end, $"{name.Text} has no value.");
-        return new(name.Text, value, important, name.Start, TrimmedEnd(name.Start, end));
-    }
-
-    /// <summary>
-    /// The values up to the semicolon; null at a brace: "selector:hover { … }" starts like a declaration, and no property but custom ones takes braces. Nothing
-    /// within them is read here, so that deep nesting is not read over and over.
-    /// </summary>
-    private ImmutableArray<ComponentValue>.Builder? DeclarationValues(bool isCustom)
-    {
-        var values = ImmutableArray.CreateBuilder<ComponentValue>();
+        var mark = values.Count;
         while (Current.Kind is not (TokenKind.End or TokenKind.Semicolon or TokenKind.CloseCurly))
         {
-            if (Current.Kind == TokenKind.OpenCurly && !isCustom) return null;
+            // "selector:hover { … }" starts like a declaration, and no property but custom ones takes braces. Nothing within them is read here, so that deep
+            // nesting is not read over and over.
+            if (Current.Kind == TokenKind.OpenCurly && !isCustom)
+            {
+                values.RemoveRange(mark, values.Count - mark);
+                return null;
+            }
             values.Add(Component());
         }
-        return values;
+        var end = Current.Start;
+        var important = TakeImportant(mark);
+        var value = TakeValues(mark);
+        if (value.IsEmpty && !isCustom) Error(name.Start, end, $"{name.Text} has no value.");
+        return new(name.Text, value, important, name.Start, TrimmedEnd(name.Start, end));
     }
 
     private int TrimmedEnd(int start, int end)
@@ -265,15 +296,15 @@ public sealed class Parser
         return end;
     }
 
-    private static bool TakeImportant(ImmutableArray<ComponentValue>.Builder values)
+    private bool TakeImportant(int mark)
     {
         var last = values.Count - 1;
-        while (last >= 0 && IsWhitespace(values[last])) last--;
-        if (last < 1 || values[last] is not TokenValue { Token: var word } || !word.IsIdent("important")) return false;
+        while (last >= mark && IsWhitespace(values[last])) last--;
+        if (last < mark + 1 || values[last] is not TokenValue { Token: var word } || !word.IsIdent("important")) return false;
         var bang = last - 1;
-        while (bang >= 0 && IsWhitespace(values[bang])) bang--;
-        if (bang < 0 || values[bang] is not TokenValue { Token: var mark } || !mark.IsDelim('!')) return false;
-        while (values.Count > bang) values.RemoveAt(values.Count - 1);
+        while (bang >= mark && IsWhitespace(values[bang])) bang--;
+        if (bang < mark || values[bang] is not TokenValue { Token: var sign } || !sign.IsDelim('!')) return false;
+        values.RemoveRange(bang, values.Count - bang);
         return true;
     }
 
@@ -289,15 +320,13 @@ public sealed class Parser
     }
 
     // §5.5.7
-    private ImmutableArray<ComponentValue>.Builder Values()
+    private void Values()
     {
-        var values = ImmutableArray.CreateBuilder<ComponentValue>();
         while (Current.Kind != TokenKind.End)
         {
             if (Current.Kind == TokenKind.CloseCurly) Error(Current.Start, Current.End, "A closing brace } without an opening one.");
             values.Add(Component());
         }
-        return values;
     }
 
     // §5.5.8
@@ -312,7 +341,7 @@ public sealed class Parser
             _ => TokenKind.End,
         };
         if (close == TokenKind.End) return new TokenValue(open);
-        var values = ImmutableArray.CreateBuilder<ComponentValue>();
+        var mark = values.Count;
         if (++depth > MaxDepth)
         {
             SkipTo(close);
@@ -324,9 +353,8 @@ public sealed class Parser
         depth--;
         if (Current.Kind == TokenKind.End) Error(open.Start, open.End, $"{source[open.Start..open.End]} is never closed.");
         var end = Take().End;
-        return open.Kind == TokenKind.Function
-            ? new FunctionValue(open.Text, values.ToImmutable(), open.Start, end)
-            : new BlockValue(open.Kind, values.ToImmutable(), open.Start, end);
+        var inner = Taken(mark, mark, values.Count);
+        return open.Kind == TokenKind.Function ? new FunctionValue(open.Text, inner, open.Start, end) : new BlockValue(open.Kind, inner, open.Start, end);
     }
 
     private void SkipTo(TokenKind close)
@@ -336,12 +364,4 @@ public sealed class Parser
     }
 
     private static bool IsWhitespace(ComponentValue value) => value is TokenValue { Token.Kind: TokenKind.Whitespace };
-
-    private static ImmutableArray<ComponentValue> Trim(ImmutableArray<ComponentValue>.Builder values)
-    {
-        int start = 0, end = values.Count;
-        while (start < end && IsWhitespace(values[start])) start++;
-        while (end > start && IsWhitespace(values[end - 1])) end--;
-        return [.. values.Skip(start).Take(end - start)];
-    }
 }

@@ -11,22 +11,24 @@ public static class PropertyNames
 
     private static readonly FrozenSet<string> Names;
 
-    private static readonly FrozenDictionary<string, string[]> Longhands;
+    private static readonly FrozenDictionary<string, string[]> Sets;
 
     static PropertyNames()
     {
         using var document = JsonDocument.Parse(EmbeddedFile.Read(typeof(PropertyNames).Assembly, "property-names.json"));
         Names = document.RootElement.GetProperty("names").EnumerateArray().Select(n => n.GetString()!).ToFrozenSet(StringComparer.OrdinalIgnoreCase);
-        Longhands = document.RootElement.GetProperty("longhands").EnumerateObject()
-            .ToFrozenDictionary(p => p.Name, p => p.Value.EnumerateArray().Select(n => n.GetString()!).ToArray(), StringComparer.OrdinalIgnoreCase);
+        Sets = document.RootElement.GetProperty("longhands").EnumerateObject()
+            .ToFrozenDictionary(p => p.Name, p => p.Value.EnumerateArray().Select(n => Physical(n.GetString()!)).Distinct().ToArray(), StringComparer.OrdinalIgnoreCase);
     }
 
     /// <summary>Whether a name can be declared: a property, a custom one, or one of a browser's own, which only that browser can judge.</summary>
     public static bool IsKnown(string name) => name.StartsWith('-') || Names.Contains(name);
 
-    /// <summary>Whether declaring one property sets something that the other sets too, as <c>background</c> and <c>background-color</c> do.</summary>
-    public static bool Overlap(string a, string b) =>
-        a.Equals("all", StringComparison.OrdinalIgnoreCase) || Set(a).Intersect(Set(b), StringComparer.OrdinalIgnoreCase).Any();
+    /// <summary>
+    /// The properties that declaring one sets: those of a shorthand, by the sides they have on a page that runs from left to right and from top to bottom
+    /// (CSS Logical Properties 1). Two declarations meet where these do.
+    /// </summary>
+    public static IReadOnlyList<string> SetBy(string name) => Sets.TryGetValue(name, out var set) ? set : [Physical(name.ToLowerInvariant())];
 
     /// <summary>The property a name is most likely a slip of; null where none is near.</summary>
     public static string? Nearest(string name)
@@ -36,8 +38,6 @@ public static class PropertyNames
             .OrderBy(n => n.Distance).ThenBy(n => n.Name, StringComparer.Ordinal).FirstOrDefault((Name: "", Distance: int.MaxValue));
         return distance <= Slip ? nearest : null;
     }
-
-    private static IEnumerable<string> Set(string name) => (Longhands.TryGetValue(name, out var longhands) ? longhands : [name]).Select(Physical);
 
     /// <summary>The side a flow-relative name means on a page that runs from left to right and from top to bottom (CSS Logical Properties 1).</summary>
     private static string Physical(string name) => name

@@ -10,27 +10,29 @@ namespace Sandbar.Css.Syntax;
 /// </summary>
 public sealed class Serializer
 {
-    private readonly StringBuilder text = new();
+    private readonly StringBuilder text;
 
     // The token written last, where nothing has been written after it.
     private Token? last;
 
-    private Serializer()
-    {
-    }
+    private Serializer(StringBuilder text) => this.text = text;
 
     /// <summary>Component values, such as the value of a property.</summary>
     /// <param name="indent">What stands before the lines after the first, where there are more.</param>
     public static string Values(ImmutableArray<ComponentValue> values, string indent = "")
     {
-        var serializer = new Serializer();
-        serializer.Write(values, indent);
-        return serializer.text.ToString();
+        var text = new StringBuilder();
+        Append(text, values, indent);
+        return text.ToString();
     }
+
+    /// <summary>The same, at the end of a text.</summary>
+    public static void Append(StringBuilder text, ImmutableArray<ComponentValue> values, string indent = "") => new Serializer(text).Write(values, indent);
 
     /// <summary>An identifier (CSSOM, §2.1). Characters above ASCII that drafts of 2022 no longer take in names are escaped, so that every reader takes them.</summary>
     public static string Identifier(string name)
     {
+        if (IsPlain(name)) return name;
         if (name == "-") return "\\-";
         var digitAt = name.Length > 1 && name[0] == '-' ? 1 : 0;
         var text = new StringBuilder(name.Length);
@@ -161,8 +163,21 @@ public sealed class Serializer
         return text.Append(Name(unit[1..])).ToString();
     }
 
+    /// <summary>Whether nothing of an identifier needs escaping, which nothing does in most.</summary>
+    private static bool IsPlain(string name) => name.Length > 0 && (char.IsAsciiLetter(name[0]) || name[0] == '_' || (name.Length > 1 && name[0] == '-' && !char.IsAsciiDigit(name[1]))) && IsPlainName(name);
+
+    private static bool IsPlainName(string name)
+    {
+        foreach (var c in name)
+        {
+            if (!char.IsAsciiLetterOrDigit(c) && c is not ('-' or '_')) return false;
+        }
+        return true;
+    }
+
     private static string Name(string name)
     {
+        if (IsPlainName(name)) return name;
         var text = new StringBuilder(name.Length);
         foreach (var c in name) AppendNameCharacter(text, c);
         return text.ToString();

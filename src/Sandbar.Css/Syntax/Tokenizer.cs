@@ -9,6 +9,9 @@ namespace Sandbar.Css.Syntax;
 /// </summary>
 public sealed class Tokenizer
 {
+    /// <summary>How many errors are told: more than anybody reads, and few enough for the worst text.</summary>
+    public const int MostErrors = 5000;
+
     private const int Eof = -1;
     private const char Replacement = '\uFFFD';
 
@@ -22,7 +25,7 @@ public sealed class Tokenizer
     public static List<Token> Read(string source, List<SyntaxError>? errors = null)
     {
         var tokenizer = new Tokenizer(source, errors ?? []);
-        var tokens = new List<Token>(source.Length / 4 + 8);
+        var tokens = new List<Token>(source.Length / 3 + 8);
         Token token;
         do
         {
@@ -31,6 +34,11 @@ public sealed class Tokenizer
         }
         while (token.Kind != TokenKind.End);
         return tokens;
+    }
+
+    private void Error(int start, int end, string message)
+    {
+        if (errors.Count < MostErrors) errors.Add(new(start, end, message));
     }
 
     private int Peek(int ahead = 0)
@@ -94,7 +102,7 @@ public sealed class Tokenizer
                 return new(TokenKind.AtKeyword, start, at, keyword);
             case '\\':
                 if (IsEscape(0)) return IdentLike(start);
-                errors.Add(new(start, start + 1, "A backslash stands at the end of a line."));
+                Error(start, start + 1, "A backslash stands at the end of a line.");
                 return Delim(start);
         }
         if (IsDigit(c)) return Numeric(start);
@@ -107,7 +115,7 @@ public sealed class Tokenizer
     private Token Comment(int start)
     {
         var end = source.IndexOf("*/", at + 2, StringComparison.Ordinal);
-        if (end < 0) errors.Add(new(start, source.Length, "This comment is never closed: */ is missing."));
+        if (end < 0) Error(start, source.Length, "This comment is never closed: */ is missing.");
         at = end < 0 ? source.Length : end + 2;
         return new(TokenKind.Comment, start, at);
     }
@@ -152,7 +160,7 @@ public sealed class Tokenizer
             var c = Peek();
             if (c == Eof)
             {
-                errors.Add(new(start, at, "This string is never closed."));
+                Error(start, at, "This string is never closed.");
                 return new(TokenKind.String, start, at, text.ToString());
             }
             if (c == quote)
@@ -162,7 +170,7 @@ public sealed class Tokenizer
             }
             if (IsNewline(c))
             {
-                errors.Add(new(start, at, "This string is not closed before the line ends."));
+                Error(start, at, "This string is not closed before the line ends.");
                 return new(TokenKind.BadString, start, at);
             }
             at++;
@@ -188,7 +196,7 @@ public sealed class Tokenizer
             if (c == ')' || c == Eof || IsWhitespace(c))
             {
                 while (IsWhitespace(Peek())) at++;
-                if (Peek() == Eof) errors.Add(new(start, at, "This url( is never closed."));
+                if (Peek() == Eof) Error(start, at, "This url( is never closed.");
                 else if (Peek() == ')') at++;
                 else return BadUrl(start);
                 return new(TokenKind.Url, start, at, text.ToString());
@@ -215,7 +223,7 @@ public sealed class Tokenizer
             at++;
         }
         at = Math.Min(at + 1, source.Length);
-        errors.Add(new(start, at, "This address cannot be read: put it in quotes."));
+        Error(start, at, "This address cannot be read: put it in quotes.");
         return new(TokenKind.BadUrl, start, at);
     }
 

@@ -68,7 +68,7 @@ public class RandomEditTests
         foreach (var page in site.Pages) Assert.Equal(PageChanges.Mark(fresh, fresh.Pages.Get(page.Id)), PageChanges.Mark(site, page));
         var generated = StyleSheetText.Generated(StyleSheetRenderer.Render(site), SheetUse.Release, i => i.File);
         Assert.Empty(Parser.ParseStyleSheet(generated).Errors);
-        Assert.Empty(OverrideText.Problems(generated));
+        Assert.Empty(OverrideText.Of(generated).Problems);
     }, iter: 40);
 
     [Fact]

@@ -31,8 +31,8 @@ public class OverrideTextTests
     public void What_is_written_says_what_was_read() => OverrideSheets.Any.Sample(
         css =>
         {
-            var once = OverrideText.Readable(css, SheetUse.Release);
-            Assert.Equal(once, OverrideText.Readable(once, SheetUse.Release));
+            var once = OverrideText.Of(css).Readable(SheetUse.Release);
+            Assert.Equal(once, OverrideText.Of(once).Readable(SheetUse.Release));
             Assert.DoesNotContain("</s", once, StringComparison.OrdinalIgnoreCase);
         },
         iter: RandomTimes.Of(5000));
@@ -63,14 +63,14 @@ public class OverrideTextTests
             @layer a,b;
 
             """,
-            OverrideText.Readable(css, SheetUse.Release));
+            OverrideText.Of(css).Readable(SheetUse.Release));
     }
 
     private static void LeavesNothingOpen(string css)
     {
         foreach (var use in Enum.GetValues<SheetUse>())
         {
-            var released = OverrideText.Readable(css, use);
+            var released = OverrideText.Of(css).Readable(use);
             var after = Parser.ParseStyleSheet(released + "\n.last { color: red }");
             Assert.True(after.Rules is [.., StyleRuleNode last] && after.Text(last) == ".last { color: red }", $"{css} → {released}");
         }
@@ -83,8 +83,8 @@ public class OverrideTextTests
     [InlineData("@media (hover: hover) { a:active { margin: 0 } }", "@media (hover: hover) { a:is(:active, [data-force~=\"pressed\"]) { margin: 0 } }")]
     public void States_can_be_forced_on_stage(string css, string staged)
     {
-        Assert.Equal(staged, OnOneLine(OverrideText.Readable(css, SheetUse.Stage)));
-        Assert.Equal(css, OnOneLine(OverrideText.Readable(css, SheetUse.Release)));
+        Assert.Equal(staged, OnOneLine(OverrideText.Of(css).Readable(SheetUse.Stage)));
+        Assert.Equal(css, OnOneLine(OverrideText.Of(css).Readable(SheetUse.Release)));
         static string OnOneLine(string text) => string.Join(' ', text.Split((char[])[' ', '\n'], StringSplitOptions.RemoveEmptyEntries)).Replace("; }", " }", StringComparison.Ordinal);
     }
 
@@ -92,8 +92,8 @@ public class OverrideTextTests
     public void Imports_are_left_out_and_said()
     {
         const string css = "@import url(https://example.org/x.css);\na { margin: 0 }";
-        Assert.Equal("a {\n  margin: 0;\n}\n", OverrideText.Readable(css, SheetUse.Release));
-        Assert.Contains("nothing is fetched", Assert.Single(OverrideText.Problems(css)).Message, StringComparison.Ordinal);
+        Assert.Equal("a {\n  margin: 0;\n}\n", OverrideText.Of(css).Readable(SheetUse.Release));
+        Assert.Contains("nothing is fetched", Assert.Single(OverrideText.Of(css).Problems).Message, StringComparison.Ordinal);
     }
 
     [Theory]
@@ -103,7 +103,7 @@ public class OverrideTextTests
     [InlineData("a { wholly-other-thing: 0 }", "wholly-other-thing", "browsers leave the line out.")]
     public void A_name_that_is_no_property_is_said_at_its_place(string css, string name, string said)
     {
-        var problem = Assert.Single(OverrideText.Problems(css));
+        var problem = Assert.Single(OverrideText.Of(css).Problems);
         Assert.Equal(name, css[problem.Start..problem.End]);
         Assert.EndsWith(said, problem.Message, StringComparison.Ordinal);
     }
@@ -112,12 +112,12 @@ public class OverrideTextTests
     [InlineData("a { COLOR: red; --mine: 1; -webkit-line-clamp: 2; -moz-anything: 1 }")]
     [InlineData("@font-face { font-family: x; src: url(x.woff2); font-display: swap; ascent-override: 90% }")]
     [InlineData("@property --x { syntax: '*'; inherits: false } @keyframes x { from { opacity: 0 } }")]
-    public void What_is_a_property_or_a_descriptor_is_not_marked(string css) => Assert.Empty(OverrideText.Problems(css));
+    public void What_is_a_property_or_a_descriptor_is_not_marked(string css) => Assert.Empty(OverrideText.Of(css).Problems);
 
     [Fact]
     public void A_sheet_names_selectors_that_cannot_be_read_and_passes_over_key_frames()
     {
-        var problems = OverrideText.Problems("a:hoover { color: red }\n@keyframes x { 10.5% { opacity: 0 } }\n@media print { b { & > c { top: 0 } ..d { top: 0 } } }");
-        Assert.Equal([1, 3], problems.Select(p => TextPosition.At("a:hoover { color: red }\n@keyframes x { 10.5% { opacity: 0 } }\n@media print { b { & > c { top: 0 } ..d { top: 0 } } }", p.Start).Line));
+        var problems = OverrideText.Of("a:hoover { color: red }\n@keyframes x { 10.5% { opacity: 0 } }\n@media print { b { & > c { top: 0 } ..d { top: 0 } } }").Problems;
+        Assert.Equal([1, 3], problems.Select(p => new TextLines("a:hoover { color: red }\n@keyframes x { 10.5% { opacity: 0 } }\n@media print { b { & > c { top: 0 } ..d { top: 0 } } }").At(p.Start).Line));
     }
 }

@@ -25,8 +25,8 @@ public class ReachTests
         var reads = StyleSheetRenderer.Render(Demo.Site).Rules.Where(r => r.Declarations.Any(d => d.Value == "var(--role-quiet-text)")).Select(r => r.Elements).Distinct().ToList();
         // What turns into Dusk for those who prefer dark would be reached, too.
         var site = Demo.Site.After(Do.Turn("day", "stays"));
-        Assert.Equal(Count(string.Join(", ", reads.Select(s => $"[data-scheme='dusk'] :is({s})"))), Reach.Of(site, site.After(Do.Role("dusk", "quiet-text", "chalk"))));
-        Assert.True(Reach.Of(Demo.Site, Demo.Site.After(Do.Role("dusk", "quiet-text", "chalk"))).Elements > Count("[data-scheme='dusk']").Elements);
+        Assert.Equal(Count(string.Join(", ", reads.Select(s => $"[data-scheme='dusk'] :is({s})"))), Reach.Of(site, site.After(Do.Role("dusk", "quiet-text", "chalk")), TestContext.Current.CancellationToken));
+        Assert.True(Reach.Of(Demo.Site, Demo.Site.After(Do.Role("dusk", "quiet-text", "chalk")), TestContext.Current.CancellationToken).Elements > Count("[data-scheme='dusk']").Elements);
     }
 
     [Fact]
@@ -34,7 +34,7 @@ public class ReachTests
     {
         var styles = Demo.Site.Type.Styles.Where(s => s.Family == new ReferenceValue(FamilyKind.Kind, "fraunces")).Select(s => s.Id).ToHashSet();
         var looks = Demo.Site.Looks.SelectMany(l => l.Cells.Values.OfType<ReferenceValue>()).Count(v => v.To == TextStyleKind.Kind && styles.Contains(v.Id));
-        var reach = Reach.Of(Demo.Site, Demo.Site.After(Do.Letters("fraunces", "Lora")));
+        var reach = Reach.Of(Demo.Site, Demo.Site.After(Do.Letters("fraunces", "Lora")), TestContext.Current.CancellationToken);
         Assert.Equal(Demo.Site.Pages.Length, reach.Pages);
         Assert.True(reach.Elements > looks);
     }
@@ -43,8 +43,8 @@ public class ReachTests
     public void A_colour_nothing_uses_reaches_nothing()
     {
         var site = Demo.Site.After(Do.NewColor("moss", "moss", "olive"));
-        Assert.Equal(new(0, 0), Reach.Of(site, site.After(Do.Color("moss", "teal"))));
-        Assert.Equal(new(0, 0), Reach.Of(site, site));
+        Assert.Equal(new(0, 0), Reach.Of(site, site.After(Do.Color("moss", "teal")), TestContext.Current.CancellationToken));
+        Assert.Equal(new(0, 0), Reach.Of(site, site, TestContext.Current.CancellationToken));
     }
 
     [Fact]
@@ -64,7 +64,7 @@ public class ReachTests
         AssertReach(new SetOverrides($"{css}\n{deep}"), "main .card-body");
     }
 
-    private static void AssertReach(Edit edit, string selector) => Assert.Equal(Count(selector), Reach.Of(Demo.Site, Demo.Site.After(edit)));
+    private static void AssertReach(Edit edit, string selector) => Assert.Equal(Count(selector), Reach.Of(Demo.Site, Demo.Site.After(edit), TestContext.Current.CancellationToken));
 
     private static Reach Count(string selector)
     {

@@ -36,7 +36,7 @@ public class ParserTests
     public void Recovers_and_says_where(string css, int line, int column, string said, string? kept)
     {
         var sheet = Parser.ParseStyleSheet(css);
-        Assert.Contains(sheet.Errors, e => TextPosition.At(css, e.Start) == new TextPosition(line, column) && e.Message.Contains(said, StringComparison.Ordinal));
+        Assert.Contains(sheet.Errors, e => new TextLines(css).At(e.Start) == new TextPosition(line, column) && e.Message.Contains(said, StringComparison.Ordinal));
         if (kept is not null) Assert.Contains(sheet.Rules.SelectMany(r => r.Items).OfType<DeclarationNode>(), d => d.Name == kept);
     }
 

@@ -1,0 +1,24 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using Sandbar.Css.Selectors;
+using Sandbar.Css.Syntax;
+
+namespace Sandbar.Core.Reviewing;
+
+/// <summary>The override rules whose elements are looked up on the pages: so many that a sheet written by hand is looked at whole, and no text keeps anybody waiting.</summary>
+/// <param name="Note">What is said where the rest begins; empty where nothing is left out.</param>
+internal sealed record LookedUp(ImmutableArray<FlatRule> Rules, ImmutableArray<SyntaxError> Note)
+{
+    private const int MostRules = 3000;
+
+    public bool IsWhole => Note.IsEmpty;
+
+    /// <param name="rules">Some of the sheet's own rules, in its order.</param>
+    public static LookedUp Of(StyleSheetNode sheet, IReadOnlyList<RuleNode> rules)
+    {
+        var taken = FlatRules.Of(sheet, rules, MostRules).ToImmutableArray();
+        if (FlatRules.Count(rules) <= MostRules) return new(taken, []);
+        var next = taken.IsEmpty ? rules[0].Start : taken[^1].Declarations is [var first, ..] ? first.Start : rules[^1].Start;
+        return new(taken, [new(next, next + 1, string.Create(CultureInfo.InvariantCulture, $"From here on it is not looked up what rules match: the first {MostRules} have been."))]);
+    }
+}
