@@ -43,12 +43,15 @@ test('the lowest contrast says whether it is enough, and that overrides are not 
 });
 
 test('the last edit says how far it reaches', () => {
-  reach = { pages: 6, elements: 31 };
+  reach = { pages: 6, elements: 31, isWhole: true };
   expect(show('beet → teal')).toContain('Last edit beet → teal reaches 6 pages, 31 elements');
   cleanup();
-  reach = { pages: 1, elements: 1 };
+  reach = { pages: 1, elements: 1, isWhole: true };
   expect(show('beet → teal')).toContain('reaches 1 page, 1 element');
   cleanup();
-  reach = { pages: 0, elements: 0 };
+  reach = { pages: 0, elements: 0, isWhole: true };
   expect(show('moss added')).toContain('reaches nothing on the pages');
+  cleanup();
+  reach = { pages: 2, elements: 9, isWhole: false };
+  expect(show('Overrides')).toContain('reaches at least 2 pages, 9 elements');
 });

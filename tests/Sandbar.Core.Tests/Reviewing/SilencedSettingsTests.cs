@@ -53,7 +53,7 @@ public class SilencedSettingsTests
     [InlineData("p:has(~ p) p:has(+ *) * * *{color:red}", 2000)]
     public void Looking_up_ends_and_says_where(string rule, int times) =>
         Assert.Contains(
-            Notes(string.Concat(Enumerable.Range(0, times).Select(i => rule.Replace("{", $" .x{i},*{{", StringComparison.Ordinal)))),
+            Notes(string.Concat(Enumerable.Range(0, times).Select(i => rule.Replace("{", $":not(.x{i}){{", StringComparison.Ordinal)))),
             n => n.Message.StartsWith("From here on", StringComparison.Ordinal));
 
     [Fact]
