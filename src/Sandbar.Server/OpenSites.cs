@@ -105,7 +105,7 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         if (reversal.Overwrites.Count > 0 && !overwrite) return new EditResult.Conflict(head, [reversal.Edit.Label]);
         var reversed = reversal.Patch.Apply(stored.Site);
         // What has come to depend on it since is not left hanging.
-        if (SiteCheck.Problems(reversed).FirstOrDefault() is { } broken)
+        if (SiteCheck.Problems(reversed).Except(SiteCheck.Problems(stored.Site)).FirstOrDefault() is { } broken)
             return new EditResult.Refused([broken with { Message = $"“{gesture.Label}” cannot be {(again ? "made again" : "taken back")} any more. {broken.Message}" }]);
         return await AppendAsync(head, reversed, source, reversal.Edit, reversal.Patch, reversal.Edit.Gesture, cancel);
     }, cancel);

@@ -1,5 +1,5 @@
 import type { LookView, PropertyView, State } from '../api/client';
-import { findCell, inherited, STATE_NAMES, variesByWidth, type Widths } from './cells';
+import { ALL_WIDTHS, findCell, inherited, STATE_NAMES, variesByWidth, type Widths } from './cells';
 import { namesIn } from '../site/catalogue';
 import { useEditing } from '../site/editingContext';
 import { ValueCell } from '../values/ValueCell';
@@ -22,7 +22,7 @@ export function LedgerCell({ look, property, state, widths }: Props) {
       name={`${name} in ${STATE_NAMES[state]}`}
       text={cell?.text ?? null}
       inherited={inherited(look, property, state, widths)}
-      names={[...(state === 'rest' ? [] : ['rest']), ...namesIn(names, property.setting)]}
+      names={[...(state !== 'rest' && findCell(look, id, 'rest', ALL_WIDTHS) ? ['rest'] : []), ...namesIn(names, property.setting)]}
       edit={(text) => ({
         kind: 'setCell',
         look: look.id,

@@ -77,7 +77,7 @@ public static class Properties
 
     public static readonly PartProperty OutlineOffset = new()
     {
-        Id = "outline-offset", Name = "Outline offset", Group = Edge, Kind = LengthValues.Spaces, CssName = "outline-offset", Min = -40, Max = 40,
+        Id = "outline-offset", Name = "Outline offset", Group = Edge, Kind = LengthValues.Lengths, CssName = "outline-offset", Min = -40, Max = 40,
     };
 
     public static readonly PartProperty Shadow = new()

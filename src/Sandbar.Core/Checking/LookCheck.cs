@@ -13,6 +13,7 @@ public static class LookCheck
         foreach (var look in site.Looks)
         {
             var path = $"/looks/{look.Id}";
+            if (Names.Check(look.Name, [], $"{path}/name") is { } name) yield return name;
             if (!Names.IsSlug(look.CssName)) yield return new($"{path}/cssName", "A CSS name is lower-case letters, digits and hyphens.");
             if (PartCatalogue.Find(look.Part) is not { } part) yield return new($"{path}/part", $"There is no part “{look.Part}”.");
             else foreach (var problem in Cells(site, $"{path}/cells", part, look.Cells, look.Cells)) yield return problem;

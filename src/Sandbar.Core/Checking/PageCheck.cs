@@ -6,7 +6,7 @@ namespace Sandbar.Core.Checking;
 /// <summary>Pages, their blocks, and menus.</summary>
 internal sealed class PageCheck(Site site)
 {
-    private const int MostBlocks = 20_000, MostItems = 1000, Deepest = 24;
+    private const int MostBlocks = 20_000, MostItems = 1000, Deepest = 24, LongestLine = 1000;
 
     private readonly HashSet<string> ids = new(StringComparer.Ordinal);
 
@@ -17,11 +17,20 @@ internal sealed class PageCheck(Site site)
         foreach (var page in site.Pages)
         {
             if (!Names.IsSlug(page.Slug)) yield return new($"/pages/{page.Id}/slug", "The address of a page is lower-case letters, digits and hyphens.");
+            if (Names.Check(page.Name, [], $"/pages/{page.Id}/name") is { } name) yield return name;
+            if (Line(page.Title) is { } title) yield return new($"/pages/{page.Id}/title", title);
+            if (Line(page.Description) is { } description) yield return new($"/pages/{page.Id}/description", description);
             if (page.Id == PageIds.Specimen) yield return new($"/pages/{page.Id}", "This id is the specimen page's.");
             if (site.Palette.Schemes.Find(page.Scheme) is null) yield return new($"/pages/{page.Id}/scheme", $"The scheme of {page.Name} is not there.");
         }
         foreach (var menu in site.Menus)
         {
+            if (Names.Check(menu.Name, [], $"/menus/{menu.Id}/name") is { } name) yield return name;
+            foreach (var item in menu.Items.Take(MostItems))
+            {
+                if (Names.Check(item.Label, [], $"/menus/{menu.Id}/items/{item.Id}/label") is { } label) yield return label;
+                if (site.Pages.Find(item.Page) is null) yield return new($"/menus/{menu.Id}/items/{item.Id}/page", $"The page that “{item.Label}” leads to is not there.");
+            }
             if (menu.Items.Length > MostItems) yield return new($"/menus/{menu.Id}/items", $"A menu has at most {MostItems} items.");
             else foreach (var problem in Ids.Problems($"/menus/{menu.Id}/items", menu.Items)) yield return problem;
         }
@@ -39,8 +48,17 @@ internal sealed class PageCheck(Site site)
         else if (site.Looks.Find(block.Look) is not { } look || look.Part != block.Part) yield return new($"{here}/look", $"{block.Name} wears a look that is not there.");
         else
         {
+            if (Line(block.Name) is { } name) yield return new($"{here}/name", name);
+            foreach (var slot in part.Slots.Where(s => !string.IsNullOrWhiteSpace(block.Content.GetValueOrDefault(s.Id))))
+            {
+                if (ContentCheck.Refusal(site, slot, block.Content[slot.Id]) is { } refusal) yield return new($"{here}/content/{slot.Id}", refusal);
+            }
             if (block.Scheme is { } scheme && site.Palette.Schemes.Find(scheme) is null) yield return new($"{here}/scheme", $"The scheme of {block.Name} is not there.");
             foreach (var problem in LookCheck.Cells(site, $"{here}/own", part, block.Own, look.Cells).Concat(block.Blocks.SelectMany(b => Blocks(here, b, depth + 1)))) yield return problem;
         }
     }
+
+    /// <summary>What is wrong with a line of text that may be empty; null where nothing is.</summary>
+    private static string? Line(string text) =>
+        text.Length > LongestLine ? $"That is longer than {LongestLine} characters." : text.Any(char.IsControl) ? "That is not a single line of text." : null;
 }

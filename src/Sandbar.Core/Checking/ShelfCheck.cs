@@ -16,6 +16,11 @@ internal static partial class ShelfCheck
         foreach (var problem in Ids.Problems("/shelf", site.Shelf)) yield return problem;
         foreach (var item in site.Shelf.Where(i => !ShelfPath().IsMatch(i.File) || !Hash().IsMatch(i.Hash) || i.MediaType != MediaTypes[Path.GetExtension(i.File)]))
             yield return new($"/shelf/{item.Id}", $"{item.Name} is not a font or picture of a shelf.");
+        foreach (var item in site.Shelf)
+        {
+            if (Names.Check(item.Name, [], $"/shelf/{item.Id}/name") is { } name) yield return name;
+            if (item.Width is < 0 or > 100_000 || item.Height is < 0 or > 100_000) yield return new($"/shelf/{item.Id}", $"{item.Name} is wider or higher than any picture.");
+        }
         if (site.Shelf.Select(i => i.File).Distinct(StringComparer.OrdinalIgnoreCase).Count() < site.Shelf.Length) yield return new("/shelf", "Two files of the shelf have the same name.");
     }
 

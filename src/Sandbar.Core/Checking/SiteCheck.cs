@@ -15,7 +15,9 @@ public static class SiteCheck
     {
         try
         {
-            return [.. All(site).Take(Most)];
+            // What holds nothing where something must be cannot be looked at any further.
+            var holes = SiteTree.Holes(site).Select(path => new Problem(path, "There is nothing here, and something has to be.")).Take(Most).ToList();
+            return holes.Count > 0 ? holes : [.. All(site).Take(Most)];
         }
         catch (Exception broken) when (broken is NullReferenceException or InvalidOperationException or ArgumentNullException)
         {
@@ -26,6 +28,7 @@ public static class SiteCheck
 
     private static IEnumerable<Problem> All(Site site)
     {
+        if (Names.Check(site.Name, []) is { } name) yield return name;
         if (!Names.IsSlug(site.Slug)) yield return new("/slug", "The address of a site is lower-case letters, digits and hyphens.");
         if (site.Overrides.Site.Length > LongestSheet) yield return new("/overrides/site", $"The sheet is longer than {LongestSheet / 1000} kB.");
         foreach (var problem in FoundationCheck.Problems(site)) yield return problem;

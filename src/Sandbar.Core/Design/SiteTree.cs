@@ -95,6 +95,28 @@ internal static class SiteTree
         return true;
     }
 
+    /// <summary>The paths at which a list or a map holds nothing where something must be: what a file says that nobody wrote.</summary>
+    public static IEnumerable<string> Holes(object? node, string path = "")
+    {
+        switch (node)
+        {
+            case null:
+                return [path];
+            case string:
+                return [];
+            case Value value:
+                return value.Inner.Any(inner => inner is null) ? [path] : value.Inner.SelectMany(inner => Holes(inner, path));
+            case IDictionary map:
+                return map.Keys.Cast<string>().SelectMany(key => Holes(map[key], $"{path}/{key}"));
+            case IEnumerable list:
+                return list.Cast<object?>().SelectMany((item, i) => Holes(item, $"{path}/{(item is IListed listed ? listed.Id : i)}"));
+            case INode:
+                return Shape(node.GetType()).Select(p => (Property: p, Held: p.GetValue(node))).Where(p => p.Held is not null).SelectMany(p => Holes(p.Held, $"{path}/{Name(p.Property)}"));
+            default:
+                return [];
+        }
+    }
+
     private static void CompareLists(string path, IList before, IList after, Type item, ImmutableArray<Change>.Builder changes)
     {
         if (before.Count == after.Count && before.Cast<object>().Zip(after.Cast<object>()).All(p => ReferenceEquals(p.First, p.Second))) return;

@@ -1,6 +1,7 @@
 using Sandbar.Core.Catalogue;
+using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
-using Sandbar.Core.Rendering;
+
 
 namespace Sandbar.Core.Editing;
 
@@ -8,16 +9,13 @@ namespace Sandbar.Core.Editing;
 /// <param name="Text">As the slot's kind has it: text with marks, an id, an address or a word; empty for nothing.</param>
 public sealed record SetContent(string Block, string Slot, string Text) : Edit
 {
-    /// <summary>Longest content of a slot, in characters.</summary>
-    public const int Longest = 20_000;
-
     public override Outcome Apply(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
         if (PartCatalogue.Find(block.Part) is not { } part) return new Problem("/block", "This program does not know what this block is.");
         if (part.Slots.FirstOrDefault(s => s.Id == Slot) is not { } slot) return new Problem("/slot", $"A {part.Name.ToLowerInvariant()} has no such piece.");
-        if (Refusal(site, slot) is { } refusal) return new Problem("/text", refusal);
-        return Blocks.Put(site, block with { Content = Text.Length == 0 ? block.Content.Remove(Slot) : block.Content.SetItem(Slot, Text) });
+        if (ContentCheck.Refusal(site, slot, Text) is { } refusal) return new Problem("/text", refusal);
+        return Blocks.Put(site, block with { Content = string.IsNullOrWhiteSpace(Text) ? block.Content.Remove(Slot) : block.Content.SetItem(Slot, Text) });
     }
 
     public override string Describe(Site site)
@@ -25,25 +23,6 @@ public sealed record SetContent(string Block, string Slot, string Text) : Edit
         var block = Blocks.Find(site, Block);
         var slot = block is null ? null : PartCatalogue.Find(block.Part)?.Slots.FirstOrDefault(s => s.Id == Slot);
         return $"{block?.Name ?? "Block"} · {slot?.Name.ToLowerInvariant() ?? "content"}";
-    }
-
-    private static bool IsAddress(string text) =>
-        InlineText.IsSafe(text) && !text.Any(char.IsWhiteSpace) && (text[0] is '#' or '/' || text.Contains(':', StringComparison.Ordinal));
-
-    private string? Refusal(Site site, Slot slot)
-    {
-        if (Text.Length == 0) return slot.Required ? $"{slot.Name} cannot be left empty: without it nothing is shown here." : null;
-        if (Text.Length > Longest) return $"{slot.Name} has at most {Longest} characters.";
-        if (Text.Any(c => char.IsControl(c) && c != '\n')) return $"{slot.Name} holds a character that cannot be shown.";
-        return slot.Kind switch
-        {
-            SlotKind.Link when site.Pages.Find(Text) is null && !IsAddress(Text) =>
-                $"“{Text}” leads nowhere: choose a page, or type an address that begins with https://, mailto: or #.",
-            SlotKind.Picture when site.Shelf.Find(Text) is not { Width: > 0 } => "This picture is not on the shelf.",
-            SlotKind.Menu when site.Menus.Find(Text) is null => "This menu is no longer there.",
-            SlotKind.Choice when !slot.Words.Any(w => w.Code == Text) => $"{slot.Name} takes {string.Join(", ", slot.Words.Select(w => w.Label))}.",
-            _ => null,
-        };
     }
 }
 

@@ -36,6 +36,10 @@ public static class SiteFile
             var place = broken.Path is { Length: > 1 } path ? path[1..].Replace('.', '/') : $"line {broken.LineNumber + 1}, column {broken.BytePositionInLine + 1}";
             throw new FormatException($"{place}: the site file cannot be read here.");
         }
+        catch (NotSupportedException)
+        {
+            throw new FormatException("/: a value in the site file does not say what kind it is of.");
+        }
         catch (Exception broken) when (broken is InvalidOperationException or NullReferenceException or KeyNotFoundException or ArgumentException)
         {
             // An older format without what every site of it had.

@@ -11,7 +11,7 @@ internal sealed class BlockHtml(PageWriter page, Block block, Part part) : Block
 
     public Block Block => block;
 
-    public override bool Has(string slot) => Plain(slot).Length > 0;
+    public override bool Has(string slot) => !string.IsNullOrWhiteSpace(Plain(slot));
 
     public override string Plain(string slot) => block.Content.GetValueOrDefault(slot, "");
 

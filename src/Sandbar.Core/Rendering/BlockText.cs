@@ -16,14 +16,25 @@ public static class BlockText
     private static readonly MarkdownPipeline Pipeline = new MarkdownPipelineBuilder().DisableHtml().DisableHeadings().Build();
 
     /// <summary>The lists of a text in the marks of CommonMark; lines outside any list become items too, so that nothing typed is lost.</summary>
-    public static IReadOnlyList<TextList> Lists(string text) => Lists(Markdown.Parse(text, Pipeline), text);
+    public static IReadOnlyList<TextList> Lists(string text)
+    {
+        try
+        {
+            return Lists(Markdown.Parse(text, Pipeline), text);
+        }
+        catch (ArgumentException)
+        {
+            // Nested deeper than anybody writes: it is one item, as it is.
+            return [new(false, [new(text, [])])];
+        }
+    }
 
     /// <summary>The rows of a table: a line each, cells between upright strokes, all rows as long as the longest.</summary>
     public static IReadOnlyList<IReadOnlyList<string>> Rows(string text)
     {
         var rows = text.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
             .Select(line => line.Trim('|').Split('|', StringSplitOptions.TrimEntries)).ToList();
-        var width = rows.Max(r => r.Length);
+        var width = rows.Select(r => r.Length).DefaultIfEmpty().Max();
         return [.. rows.Select(r => r.Concat(Enumerable.Repeat("", width - r.Length)).ToArray())];
     }
 
@@ -44,5 +55,5 @@ public static class BlockText
         return new(own, [.. item.OfType<ListBlock>().Select(l => new TextList(l.IsOrdered, [.. l.OfType<ListItemBlock>().Select(i => Item(i, text))]))]);
     }
 
-    private static string Source(LeafBlock leaf, string text) => leaf.Span.Length <= 0 ? "" : text.Substring(leaf.Span.Start, leaf.Span.Length).ReplaceLineEndings(" ");
+    private static string Source(LeafBlock leaf, string text) => leaf.Span.Length <= 0 || leaf.Span.End >= text.Length ? "" : text.Substring(leaf.Span.Start, leaf.Span.Length).ReplaceLineEndings(" ");
 }

@@ -8,6 +8,10 @@ public sealed class Html
     private readonly StringBuilder text = new();
     private int depth;
     private int phrase;
+    private int interactive;
+
+    /// <summary>Whether what is written stands within something that leads somewhere or is pressed: no link may stand there (HTML, content models of a, button and label).</summary>
+    public bool IsInteractive => interactive > 0;
 
     public override string ToString() => text.ToString();
 
@@ -18,10 +22,13 @@ public sealed class Html
     public void Element(string tag, IEnumerable<(string Name, string Value)> attributes, Action inner, bool isPhrase)
     {
         Open(tag, attributes);
+        var isInteractive = tag is "a" or "button" or "label";
+        if (isInteractive) interactive++;
         if (isPhrase) phrase++;
         depth++;
         inner();
         depth--;
+        if (isInteractive) interactive--;
         if (isPhrase) phrase--;
         else Indent();
         text.Append("</").Append(tag).Append('>');

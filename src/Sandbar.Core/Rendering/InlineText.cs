@@ -1,29 +1,29 @@
 using System.Buffers;
 using Markdig;
+using Markdig.Parsers;
 using Markdig.Syntax;
 using Markdig.Syntax.Inlines;
+using Sandbar.Core.Checking;
 
 namespace Sandbar.Core.Rendering;
 
 /// <summary>Text with emphasis, code and links, in the inline marks of CommonMark. Markup in it is shown as text, never taken over.</summary>
 public static class InlineText
 {
-    private static readonly MarkdownPipeline Pipeline = new MarkdownPipelineBuilder().DisableHtml().DisableHeadings().Build();
+    private static readonly MarkdownPipeline Pipeline = Inlines();
 
     private static readonly SearchValues<char> Marks = SearchValues.Create("*_[`\\&");
-
-    private static readonly string[] Schemes = ["https:", "http:", "mailto:", "tel:"];
 
     /// <param name="address">Turns a page's id into its address.</param>
     public static void Write(Html html, string text, Func<string, string> address)
     {
-        if (!text.AsSpan().ContainsAny(Marks))
+        if (!text.AsSpan().ContainsAny(Marks) || Read(text) is not { } document)
         {
             html.Text(text);
             return;
         }
         var first = true;
-        foreach (var block in Markdown.Parse(text, Pipeline).Descendants<LeafBlock>())
+        foreach (var block in document.Descendants<LeafBlock>())
         {
             if (!first) html.Text(" ");
             first = false;
@@ -32,8 +32,26 @@ public static class InlineText
         }
     }
 
-    /// <summary>Whether a link may lead there: a page, an anchor, or an address of a kind that runs nothing.</summary>
-    public static bool IsSafe(string to) => !to.Contains(':', StringComparison.Ordinal) || Schemes.Any(s => to.StartsWith(s, StringComparison.OrdinalIgnoreCase));
+    /// <summary>A line is never a list, a quote or a heading here: “1965. *A*” begins with a year.</summary>
+    private static MarkdownPipeline Inlines()
+    {
+        var builder = new MarkdownPipelineBuilder().DisableHtml();
+        foreach (var parser in builder.BlockParsers.Where(p => p is not ParagraphBlockParser).ToList()) builder.BlockParsers.Remove(parser);
+        return builder.Build();
+    }
+
+    /// <summary>The text as it is understood; null where its marks are nested deeper than anybody writes, so that it is shown as it is.</summary>
+    private static MarkdownDocument? Read(string text)
+    {
+        try
+        {
+            return Markdown.Parse(text, Pipeline);
+        }
+        catch (ArgumentException)
+        {
+            return null;
+        }
+    }
 
     private static void Write(Html html, ContainerInline container, Func<string, string> address)
     {
@@ -57,13 +75,23 @@ public static class InlineText
                 case EmphasisInline emphasis:
                     html.Element(emphasis.DelimiterCount == 2 ? "strong" : "em", [], () => Write(html, emphasis, address), isPhrase: true);
                     break;
-                case LinkInline { IsImage: false, Url: { } url } link when IsSafe(url):
-                    html.Element("a", [("href", address(url))], () => Write(html, link, address), isPhrase: true);
+                case AutolinkInline auto:
+                    Link(html, auto.IsEmail ? $"mailto:{auto.Url}" : auto.Url, address, () => html.Text(auto.Url));
+                    break;
+                case LinkInline { IsImage: false, Url: { } url } link:
+                    Link(html, url, address, () => Write(html, link, address));
                     break;
                 case ContainerInline inner:
                     Write(html, inner, address);
                     break;
             }
         }
+    }
+
+    /// <summary>A link where there may be one: not to what runs something, nor within what leads somewhere itself.</summary>
+    private static void Link(Html html, string to, Func<string, string> address, Action inner)
+    {
+        if (ContentCheck.IsSafe(to) && !html.IsInteractive) html.Element("a", [("href", address(to))], inner, isPhrase: true);
+        else inner();
     }
 }

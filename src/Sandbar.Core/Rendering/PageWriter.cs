@@ -1,4 +1,5 @@
 using Sandbar.Core.Catalogue;
+using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
 
 namespace Sandbar.Core.Rendering;
@@ -51,12 +52,12 @@ public sealed class PageWriter
     {
         // A part that this program does not know shows nothing rather than stopping the page.
         if (PartCatalogue.Find(block.Part) is not { } part) return;
-        if (part.Slots.Any(s => s.Required && block.Content.GetValueOrDefault(s.Id, "").Length == 0)) return;
+        if (part.Slots.Any(s => s.Required && string.IsNullOrWhiteSpace(block.Content.GetValueOrDefault(s.Id, "")))) return;
         part.Write(new BlockHtml(this, block, part));
     }
 
     /// <summary>The address of a page by its id; anchors and outside addresses stay as they are.</summary>
-    internal string Address(string to) => Site.Pages.Find(to) is { } page ? surroundings.Page(page) : InlineText.IsSafe(to) ? to : "#";
+    internal string Address(string to) => Site.Pages.Find(to) is { } page ? surroundings.Page(page) : ContentCheck.IsSafe(to) ? to : "#";
 
     internal string Asset(ShelfItem item) => surroundings.Asset(item);
 

@@ -6,6 +6,7 @@ internal static class TableHtml
     public static void Write(BlockHtml block, string slot, string captionSlot)
     {
         var rows = BlockText.Rows(block.Plain(slot));
+        if (rows.Count == 0) return;
         block.Element("div", [("role", "region"), ("aria-label", block.Plain(captionSlot)), ("tabindex", "0")], () => block.Piece("table", null, () =>
         {
             block.Page.Html.Element("caption", [], () => block.Text(captionSlot), isPhrase: true);

@@ -9,6 +9,25 @@ namespace Sandbar.Core.Tests.Editing;
 /// <summary>Edits and what they refuse.</summary>
 public class EditTests
 {
+    /// <summary>Of every cell of every look: what the windows offer there, as they offer it.</summary>
+    [Fact]
+    public void Whatever_a_cell_offers_can_be_taken_and_shown()
+    {
+        foreach (var look in Demo.Site.Looks)
+        {
+            var part = PartCatalogue.Get(look.Part);
+            foreach (var property in part.Properties)
+            {
+                foreach (var state in part.States.Where(s => s == State.Rest || !property.SameInAllStates))
+                {
+                    string[] rest = state != State.Rest && look.Cells.ContainsKey(property.Id) ? ["rest"] : [];
+                    foreach (var offered in rest.Concat(property.Names(Demo.Site)))
+                        _ = StyleSheetRenderer.Render(Demo.Site.After(new SetCell(look.Id, property.Id, state, null, null, offered)));
+                }
+            }
+        }
+    }
+
     [Fact]
     public void An_unreadable_colour_changes_nothing()
     {

@@ -1,6 +1,7 @@
 using AngleSharp.Html.Parser;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
 using Sandbar.Core.Interchange;
 using Sandbar.Core.Rendering;
 
@@ -42,6 +43,53 @@ public class PageTests
             Assert.All(targets.Where(t => !t.StartsWith('#')), t => Assert.Contains(t, paths));
         }
         Assert.All(files.Where(f => f.Hash is not null), f => Assert.Contains(Demo.Sample.Assets, a => a.Hash == f.Hash));
+    }
+
+    /// <summary>Texts that were shown otherwise than they were meant once; that of the label stands in what leads somewhere itself.</summary>
+    [Theory]
+    [InlineData("footer", "credit", "Write to *us* at <mail@pellwyn.example>", "<a href=\"mailto:mail@pellwyn.example\">mail@pellwyn.example</a>")]
+    [InlineData("footer", "credit", "1965. *A* year", "1965. <em>A</em> year")]
+    [InlineData("footer", "credit", "- *not* a list", "- <em>not</em> a list")]
+    [InlineData("footer", "credit", "# *no* heading", "# <em>no</em> heading")]
+    [InlineData("footer", "credit", "<https://pellwyn.example> *is* it", "<a href=\"https://pellwyn.example\">https://pellwyn.example</a>")]
+    [InlineData("footer", "credit", "<javascript:alert(1)> *no*", "javascript:alert(1)")]
+    [InlineData("header-action", "label", "Borrow [seeds](home) *now*", "Borrow seeds <em>now</em></a>")]
+    public void Text_is_shown_as_it_is_meant(string block, string slot, string text, string html) =>
+        Assert.Contains(html, PageWriter.Write(Demo.Site.After(new SetContent(block, slot, text)), Demo.Site.Pages[0], Plain), StringComparison.Ordinal);
+
+    /// <summary>Marks nested deeper than anybody writes are shown as they are, in every kind of slot.</summary>
+    [Theory]
+    [InlineData("[")]
+    [InlineData("> ")]
+    [InlineData("*")]
+    [InlineData("- ")]
+    [InlineData("```")]
+    [InlineData("| ")]
+    [InlineData(" ")]
+    [InlineData("`\n")]
+    public void Any_text_can_be_shown(string piece)
+    {
+        foreach (var times in new[] { 1, 3, 300, 20_000 / piece.Length })
+        {
+            var text = string.Concat(Enumerable.Repeat(piece, times));
+            foreach (var block in Blocks.All(Demo.Site))
+            {
+                foreach (var slot in PartCatalogue.Get(block.Part).Slots.Where(s => s.Kind is SlotKind.Text or SlotKind.List or SlotKind.Table or SlotKind.Spoken).DistinctBy(s => s.Kind))
+                {
+                    // Of each kind of slot once is enough: one text in one slot at a time.
+                    if (block != Blocks.All(Demo.Site).First(b => PartCatalogue.Get(b.Part).Slots.Any(s => s.Kind == slot.Kind))) continue;
+                    if (new SetContent(block.Id, slot.Id, text).Apply(Demo.Site).Site is not { } site) continue;
+                    foreach (var page in site.Pages) Assert.NotEmpty(PageWriter.Write(site, page, Plain));
+                }
+            }
+        }
+    }
+
+    [Fact]
+    public void A_link_that_is_off_leads_nowhere_and_says_so()
+    {
+        var html = PageWriter.Write(Demo.Site.After(new SetContent("header-action", "off", "yes")), Demo.Site.Pages[0], Plain);
+        Assert.Contains("role=\"link\" aria-disabled=\"true\">", html, StringComparison.Ordinal);
     }
 
     /// <summary>Every part, by enumeration: its hook and the selectors of its looks find elements of a block that wears them.</summary>

@@ -42,10 +42,16 @@ internal sealed class ButtonPart : IParts
         [
             new(".button", ("display", "inline-block"), ("max-inline-size", "100%"), ("text-align", "center"), ("cursor", "pointer")),
         ],
-        // What leads somewhere is a link; what does something here is a button.
+        // What leads somewhere is a link; what does something here is a button. A link that is off leads nowhere (ARIA in HTML, links without href).
         Write = w => w.Element(
             w.Has("to") ? "a" : "button",
-            w.Has("to") ? w.Link("to") : w.Is("off", "yes") ? [("type", "submit"), ("disabled", "")] : [("type", "submit")],
+            (w.Has("to"), w.Is("off", "yes")) switch
+            {
+                (true, true) => [("role", "link"), ("aria-disabled", "true")],
+                (true, false) => w.Link("to"),
+                (false, true) => [("type", "submit"), ("disabled", "")],
+                (false, false) => [("type", "submit")],
+            },
             () => w.Text("label")),
     }];
 }

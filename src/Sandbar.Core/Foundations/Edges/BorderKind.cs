@@ -32,7 +32,7 @@ public sealed class BorderKind : NamedKind<Border>
 
     protected override ImmutableArray<Field> Described() =>
     [
-        Of(new() { Id = "width", Name = "Width", Kind = LengthValues.Spaces, Min = 0, Max = 200 }, b => b.Width, (b, value) => b with { Width = value }),
+        Of(new() { Id = "width", Name = "Width", Kind = LengthValues.Lengths, Min = 0, Max = 200 }, b => b.Width, (b, value) => b with { Width = value }),
         Of(new() { Id = "style", Name = "Style", Kind = new WordValues(), Words = Styles }, b => b.Style, (b, value) => b with { Style = value }),
         Of(new() { Id = "color", Name = "Colour", Kind = new ColorValues() }, b => b.Color, (b, value) => b with { Color = value }),
     ];

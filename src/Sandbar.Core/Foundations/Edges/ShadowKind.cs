@@ -53,5 +53,5 @@ public sealed class ShadowKind : NamedKind<Shadow>
     }
 
     private static Field<ShadowLayer> Length(string id, string name, Func<ShadowLayer, Value> read, Func<ShadowLayer, Value, ShadowLayer> written, decimal min = -500) =>
-        new(new() { Id = id, Name = name, Kind = LengthValues.Spaces, Min = min, Max = 500 }, read, written);
+        new(new() { Id = id, Name = name, Kind = LengthValues.Lengths, Min = min, Max = 500 }, read, written);
 }

@@ -5,10 +5,14 @@ namespace Sandbar.Core.Values;
 /// <summary>A length: a number with a unit, a space or size or named radius, or arithmetic over them.</summary>
 /// <param name="named">Codes of the kinds that are offered; all that are lengths can be typed in arithmetic.</param>
 /// <param name="plain">Range of plain numbers that are taken as times something; null where a plain number means px.</param>
-public sealed class LengthValues(IReadOnlyList<string> named, (decimal Min, decimal Max)? plain = null) : ValueKind
+/// <param name="percent">Whether it may be a percentage, which is of something only where the property says of what.</param>
+public sealed class LengthValues(IReadOnlyList<string> named, (decimal Min, decimal Max)? plain = null, bool percent = true) : ValueKind
 {
     /// <summary>What most lengths are chosen from.</summary>
     public static readonly LengthValues Spaces = new(["space"]);
+
+    /// <summary>The same where there is nothing that a percentage could be of.</summary>
+    public static readonly LengthValues Lengths = new(["space"], percent: false);
 
     public override string Code => "length";
 
@@ -24,6 +28,7 @@ public sealed class LengthValues(IReadOnlyList<string> named, (decimal Min, deci
 
     public override string? Refusal(Site site, Setting setting, Value value, Value? rest)
     {
+        if (!percent && value.WithInner().Any(v => v is NumberValue { Unit: "%" })) return $"{setting.Name} cannot be a percentage.";
         if (value is NumberValue { Unit: "" } times && plain is { } range)
             return times.Number >= range.Min && times.Number <= range.Max ? null : $"{setting.Name} without a unit lies between {range.Min} and {range.Max} times the size.";
         if (plain is null && value is NumberValue { Unit: "", Number: 0 }) return setting.Min <= 0 ? null : Ranges.Refusal(setting, 0);

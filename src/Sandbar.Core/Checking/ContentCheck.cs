@@ -1,0 +1,35 @@
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Checking;
+
+/// <summary>What slots of blocks hold.</summary>
+public static class ContentCheck
+{
+    /// <summary>Longest content of a slot, in characters.</summary>
+    public const int Longest = 20_000;
+
+    private static readonly string[] Schemes = ["https:", "http:", "mailto:", "tel:"];
+
+    /// <summary>Whether a link may lead there: a page, an anchor, or an address of a kind that runs nothing.</summary>
+    public static bool IsSafe(string to) => !to.Contains(':', StringComparison.Ordinal) || Schemes.Any(s => to.StartsWith(s, StringComparison.OrdinalIgnoreCase));
+
+    /// <summary>Why a slot cannot hold a text, in a sentence; null where it can.</summary>
+    public static string? Refusal(Site site, Slot slot, string text)
+    {
+        if (string.IsNullOrWhiteSpace(text)) return slot.Required ? $"{slot.Name} cannot be left empty: without it nothing is shown here." : null;
+        if (text.Length > Longest) return $"{slot.Name} has at most {Longest} characters.";
+        if (text.Any(c => char.IsControl(c) && c != '\n')) return $"{slot.Name} holds a character that cannot be shown.";
+        return slot.Kind switch
+        {
+            SlotKind.Link when site.Pages.Find(text) is null && !IsAddress(text) =>
+                $"“{text}” leads nowhere: choose a page, or type an address that begins with https://, mailto: or #.",
+            SlotKind.Picture when site.Shelf.Find(text) is not { Width: > 0 } => "This picture is not on the shelf.",
+            SlotKind.Menu when site.Menus.Find(text) is null => "This menu is no longer there.",
+            SlotKind.Choice when !slot.Words.Any(w => w.Code == text) => $"{slot.Name} takes {string.Join(", ", slot.Words.Select(w => w.Label))}.",
+            _ => null,
+        };
+    }
+
+    private static bool IsAddress(string text) => IsSafe(text) && !text.Any(char.IsWhiteSpace) && (text[0] is '#' or '/' || text.Contains(':', StringComparison.Ordinal));
+}

@@ -1,0 +1,125 @@
+using System.Globalization;
+using System.Text.Json.Nodes;
+using CsCheck;
+using Sandbar.Core.Design;
+using Sandbar.Core.Interchange;
+using Sandbar.Core.Rendering;
+using Sandbar.Core.Reviewing;
+using Sandbar.Core.Samples.Pellwyn;
+using Sandbar.Css.Syntax;
+using Sandbar.Tests;
+
+namespace Sandbar.Server.Tests;
+
+/// <summary>Random changes to the JSON of a good site file: it is refused with a sentence, or everything about it can be shown.</summary>
+public class HostileFileTests
+{
+    private static readonly string Good = SiteFile.Write(PellwynSample.Create().Site);
+
+    private static readonly string[] Texts =
+    [
+        "", " ", "x", "-", "1px", "</style><script>alert(1)</script>", "red;}*{display:none", "\n", "a\u0000b", "\ud800", "```", "[x](javascript:alert(1))", "<mail@x.org>", "`", "\\",
+        "* a\n* b", "| a | b |", "1965. *A*", "rest", "none", "beet", "role", "color", "gradient", "textStyle", "scheme", "ground", "text", "px", "%", "vw", "\"a\\", "url(//x)", "rgb(1 2 3", "#12345",
+        "lab(50 1e300 0)", "background@7", "padding@rest", "padding@hover@600-820", "specimen", "index", "pictures/a.svg\n", "fonts/x.woff2", "https://example.org", "ä", "A", "a b", new string('x', 3000),
+        "tint 2", "leaf tint 1", "--x", "*/", "{", "}", "a,b", "+", "*", "/", "solid", "dashed", "auto", "normal", "word", "stays",
+    ];
+
+    private static readonly Gen<JsonNode?> Fresh = Gen.OneOf<JsonNode?>(
+        Gen.Int[0, Texts.Length - 1].Select(i => (JsonNode?)JsonValue.Create(Texts[i])),
+        Gen.Int[0, 8].Select(i => (JsonNode?)JsonNode.Parse(new[] { "0", "1", "-1", "0.00001", "1e20", "99999999999", "null", "true", "2.5" }[i])),
+        Gen.Int[0, 7].Select(i => JsonNode.Parse(new[]
+        {
+            "[]", "{}", "{\"kind\":\"rest\",\"step\":3}", "{\"kind\":\"number\",\"number\":7,\"unit\":\"px\"}", "{\"kind\":\"word\",\"word\":\"none\"}",
+            "{\"kind\":\"reference\",\"to\":\"textStyle\",\"id\":\"body\",\"step\":0}", "{\"kind\":\"fixedColor\",\"css\":\"red\"}",
+            "{\"kind\":\"operation\",\"operator\":\"*\",\"left\":{\"kind\":\"number\",\"number\":2,\"unit\":\"px\"},\"right\":{\"kind\":\"rest\",\"step\":0}}",
+        }[i])));
+
+    // Where, what, and with what: a new value, one from elsewhere in the file, nothing, or itself twice or within itself.
+    private static readonly Gen<(int Node, int What, int Other, JsonNode? Value)[]> Changes =
+        Gen.Select(Gen.Int[0, 1_000_000], Gen.Int[0, 9], Gen.Int[0, 1_000_000], Fresh).Array[1, 4];
+
+    [Fact]
+    public void A_changed_file_is_refused_or_shown() => Changes.Sample(
+        changes =>
+        {
+            var root = JsonNode.Parse(Good)!;
+            foreach (var (node, what, other, value) in changes) Change(root, node, what, other, value?.DeepClone());
+            Site site;
+            try
+            {
+                site = SiteFile.Read(root.ToJsonString());
+            }
+            catch (FormatException refused)
+            {
+                Assert.Matches(@"\w.*\.\z", refused.Message);
+                return;
+            }
+            Show(site);
+        },
+        iter: RandomTimes.Of(1000));
+
+    /// <summary>All that is asked of a site that is open.</summary>
+    private static void Show(Site site)
+    {
+        var sheet = StyleSheetRenderer.Render(site);
+        _ = SiteView.Of(new(new(site, 0, []), sheet));
+        _ = ContrastPairs.Of(site);
+        _ = SilencedSettings.Of(site, sheet, CancellationToken.None);
+        _ = Specimen.Write(site, new(p => p.Slug, i => i.File, "", true));
+        foreach (var file in SiteRelease.Files(site).Where(f => f.Text is not null))
+        {
+            if (file.Path != SiteRelease.StyleSheetPath) Assert.DoesNotContain("<script", file.Text, StringComparison.OrdinalIgnoreCase);
+        }
+        var read = Parser.ParseStyleSheet(StyleSheetText.Generated(sheet, SheetUse.Release, i => i.File));
+        Assert.Empty(read.Errors);
+        Assert.Equal(sheet.Rules.Length, Count(read.Rules.OfType<AtRuleNode>().Where(r => r.Name == "layer")));
+        // What is stored is read again as what it was.
+        Assert.Empty(Patch.Between(site, SiteFile.Read(SiteFile.Write(site))).Changes);
+    }
+
+    private static int Count(IEnumerable<RuleNode> rules) => rules.Sum(r => (r is StyleRuleNode ? 1 : 0) + Count(r.Items.OfType<RuleNode>()));
+
+    private static void Change(JsonNode root, int at, int what, int other, JsonNode? value)
+    {
+        var nodes = Below(root).ToList();
+        var node = nodes[at % nodes.Count];
+        var from = nodes[other % nodes.Count];
+        switch (what)
+        {
+            case <= 4:
+                node.ReplaceWith(value);
+                break;
+            case 5 or 6:
+                node.ReplaceWith(from.DeepClone());
+                break;
+            case 7 when node.Parent is JsonArray list:
+                list.Add(node.DeepClone());
+                break;
+            case 8 when node.Parent is JsonArray list:
+                list.Remove(node);
+                break;
+            case 8 when node.Parent is JsonObject map:
+                map.Remove(node.GetPropertyName());
+                break;
+            case 9 when node is JsonObject inner:
+                foreach (var (name, held) in inner.ToList())
+                {
+                    if (held is JsonObject or JsonArray) inner[name] = node.DeepClone();
+                }
+                break;
+            default:
+                if (node.Parent is JsonObject parent) parent[((other % 3) switch { 0 => "id", 1 => "name", _ => "padding@hover" }).ToString(CultureInfo.InvariantCulture)] = value;
+                break;
+        }
+    }
+
+    private static IEnumerable<JsonNode> Below(JsonNode node)
+    {
+        var inner = node switch { JsonObject map => map.Select(p => p.Value), JsonArray list => list, _ => Enumerable.Empty<JsonNode?>() };
+        foreach (var one in inner.OfType<JsonNode>().ToList())
+        {
+            yield return one;
+            foreach (var deeper in Below(one)) yield return deeper;
+        }
+    }
+}
