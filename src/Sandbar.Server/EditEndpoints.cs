@@ -52,7 +52,7 @@ internal static class EditEndpoints
     {
         if (await sites.FindAsync(slug, cancel) is null) return SiteEndpoints.Missing(slug);
         var source = new EditSource(request.Version, request.Window, request.OpenedAt, request.Gesture);
-        return Answer(await sites.EditAsync(slug, source, request.Edit, cancel), request.Window, request.OpenedAt);
+        return Answer(slug, await sites.EditAsync(slug, source, request.Edit, cancel), request.Window, request.OpenedAt);
     }
 
     private static async Task<Results<Ok<EditAnswer>, ProblemHttpResult>> ReverseAsync(
@@ -63,14 +63,15 @@ internal static class EditEndpoints
         var result = await sites.ReverseAsync(slug, source, again, request.Overwrite, cancel);
         return result is EditResult.NothingToDo
             ? TypedResults.Problem(again ? "There is nothing to redo." : "There is nothing to undo.", statusCode: StatusCodes.Status409Conflict, title: "Nothing to do")
-            : Answer(result, request.Window, request.OpenedAt);
+            : Answer(slug, result, request.Window, request.OpenedAt);
     }
 
-    public static Results<Ok<EditAnswer>, ProblemHttpResult> Answer(EditResult result, string window, long openedAt) => result switch
+    public static Results<Ok<EditAnswer>, ProblemHttpResult> Answer(string slug, EditResult result, string window, long openedAt) => result switch
     {
         EditResult.Made made => TypedResults.Ok(EditAnswer.Of(made.Before, made.Head, window, openedAt)),
         EditResult.Refused refused => Refused(refused.Problems),
         EditResult.Conflict conflict => Conflict(conflict.Changes),
+        EditResult.Gone => SiteEndpoints.Missing(slug),
         _ => throw new InvalidOperationException("An edit always leads to something."),
     };
 

@@ -44,51 +44,105 @@ public abstract record EditResult
     public sealed record Conflict(Head Head, IReadOnlyList<string> Changes) : EditResult;
 
     public sealed record NothingToDo : EditResult;
+
+    /// <summary>The site has been put away.</summary>
+    public sealed record Gone : EditResult;
 }
 
-/// <summary>The sites that are open: reading never waits, edits of one site follow each other.</summary>
+/// <summary>
+/// The sites that are open: reading never waits, edits of one site follow each other. Those that have not been asked for longest are closed when there are many.
+/// What sites are called is decided by one at a time, so that names stay unique.
+/// </summary>
 public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, TimeProvider clock) : IDisposable
 {
+    private const int MostOpen = 24;
+
     private readonly ConcurrentDictionary<string, OpenSite> open = new(StringComparer.Ordinal);
     private readonly SemaphoreSlim opening = new(1, 1);
+    private readonly SemaphoreSlim naming = new(1, 1);
+    private long asked;
 
     /// <summary>The site as it is now; null where there is none of that name.</summary>
-    public async ValueTask<Head?> FindAsync(string slug, CancellationToken cancel)
+    public async ValueTask<Head?> FindAsync(string slug, CancellationToken cancel) => (await FindOpenAsync(slug, cancel))?.Head;
+
+    /// <summary>Adds a site under a name and an address that nobody has.</summary>
+    public async Task<(Site? Site, Problem? Problem)> AddAsync(Site site, IReadOnlyList<Asset> assets, CancellationToken cancel)
     {
-        if (open.TryGetValue(slug, out var site)) return site.Head;
-        await opening.WaitAsync(cancel);
+        await naming.WaitAsync(cancel);
         try
         {
-            if (open.TryGetValue(slug, out site)) return site.Head;
-            if (await OpenAsync(slug, cancel) is not { } head) return null;
-            open[slug] = new(head);
-            return head;
+            if (Names.Check(site.Name, (await store.ListAsync(cancel)).Select(s => s.Name)) is { } problem) return (null, problem);
+            var added = site with { Name = site.Name.Trim(), Slug = Names.FreeSlug(site.Name, await store.SlugsAsync(cancel)) };
+            await store.AddAsync(new(added, assets), clock.GetUtcNow(), cancel);
+            return (added, null);
         }
         finally
         {
-            opening.Release();
+            naming.Release();
         }
     }
 
-    /// <summary>Puts a site away or brings it back. False where there is none.</summary>
-    public async Task<bool> PutAwayAsync(string slug, bool away, CancellationToken cancel)
+    /// <summary>Puts a site away. False where there is none.</summary>
+    public async Task<bool> PutAwayAsync(string slug, CancellationToken cancel)
     {
-        var found = await store.PutAwayAsync(slug, away ? clock.GetUtcNow() : null, cancel);
-        open.TryRemove(slug, out _);
-        return found;
+        var site = await FindOpenAsync(slug, cancel);
+        if (site is null) return false;
+        // What is being stored is stored before.
+        await site.Lock.WaitAsync(cancel);
+        try
+        {
+            site.IsClosed = true;
+            return await store.PutAwayAsync(slug, clock.GetUtcNow(), cancel);
+        }
+        finally
+        {
+            open.TryRemove(KeyValuePair.Create(slug, site));
+            site.Lock.Release();
+        }
+    }
+
+    /// <summary>Brings a site back. It stays away where its name is another's by now.</summary>
+    public async Task<(bool Found, Problem? Problem)> BringBackAsync(string slug, CancellationToken cancel)
+    {
+        await naming.WaitAsync(cancel);
+        try
+        {
+            if (await store.NameOfAsync(slug, cancel) is not { } name) return (false, null);
+            if ((await store.ListAsync(cancel)).Any(s => s.Slug != slug && s.Name.Equals(name, StringComparison.OrdinalIgnoreCase)))
+                return (true, new("/name", $"Another site is called “{name}” by now. Rename that one, then bring this one back."));
+            return (await store.PutAwayAsync(slug, null, cancel), null);
+        }
+        finally
+        {
+            naming.Release();
+        }
     }
 
     /// <summary>Makes an edit. It is on the disk when this returns.</summary>
-    public Task<EditResult> EditAsync(string slug, EditSource source, Edit edit, CancellationToken cancel) => ChangeAsync(slug, async head =>
+    public async Task<EditResult> EditAsync(string slug, EditSource source, Edit edit, CancellationToken cancel)
     {
-        if (edit is RenameSite rename && Names.Check(rename.Name, (await store.ListAsync(cancel)).Where(s => s.Slug != slug).Select(s => s.Name)) is { } taken)
-            return new EditResult.Refused([taken]);
+        if (edit is not RenameSite rename) return await MakeAsync(slug, source, edit, cancel);
+        await naming.WaitAsync(cancel);
+        try
+        {
+            return Names.Check(rename.Name, (await store.ListAsync(cancel)).Where(s => s.Slug != slug).Select(s => s.Name)) is { } taken
+                ? new EditResult.Refused([taken])
+                : await MakeAsync(slug, source, edit, cancel);
+        }
+        finally
+        {
+            naming.Release();
+        }
+    }
+
+    private Task<EditResult> MakeAsync(string slug, EditSource source, Edit edit, CancellationToken cancel) => ChangeAsync(slug, async head =>
+    {
         var outcome = edit.Apply(head.Stored.Site);
         if (outcome.Site is not { } changed) return new EditResult.Refused(outcome.Problems);
         var patch = Patch.Between(head.Stored.Site, changed);
         if (patch.Changes.Length == 0) return new EditResult.Made(head, head);
         // Made on an older version: it stands if nobody else has touched the same values since.
-        var others = head.Stored.Journal.Reverse().TakeWhile(l => l.Version > source.Version).Where(l => l.Window != source.Window).Select(l => l.Version).ToList();
+        var others = History.Latest(head.Stored.Journal).TakeWhile(l => l.Version > source.Version).Where(l => l.Window != source.Window).Select(l => l.Version).ToList();
         var meanwhile = others.Count == 0 ? [] : (await store.EntriesAsync(slug, others, cancel)).Where(e => !e.Line.IsOfToday || e.Patch.Touches(patch)).ToList();
         if (meanwhile.Count > 0 || source.Version > head.Stored.Version) return new EditResult.Conflict(head, [.. meanwhile.Select(e => e.Line.Label)]);
         return await AppendAsync(head, changed, source, edit, patch, undoes: null, cancel);
@@ -137,11 +191,53 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         var stored = head.Stored;
         if (stored.Journal is not [.., { IsOfToday: true }]) return stored.Site;
         var gesture = stored.Journal[^1].Gesture;
-        var last = stored.Journal.Reverse().TakeWhile(l => l.Gesture == gesture).Select(l => l.Version).ToList();
+        var last = History.Latest(stored.Journal).TakeWhile(l => l.Gesture == gesture).Select(l => l.Version).ToList();
         return (await store.EntriesAsync(stored.Site.Slug, last, cancel)).Reverse().Aggregate(stored.Site, (site, entry) => entry.Patch.Inverse().Apply(site));
     }
 
-    public void Dispose() => opening.Dispose();
+    public void Dispose()
+    {
+        opening.Dispose();
+        naming.Dispose();
+    }
+
+    private async ValueTask<OpenSite?> FindOpenAsync(string slug, CancellationToken cancel)
+    {
+        if (Known() is { } known) return known;
+        await opening.WaitAsync(cancel);
+        try
+        {
+            if (Known() is { } opened) return opened;
+            if (await OpenAsync(slug, cancel) is not { } head) return null;
+            CloseOldest();
+            return open[slug] = new(head) { LastAsked = Interlocked.Increment(ref asked) };
+        }
+        finally
+        {
+            opening.Release();
+        }
+
+        OpenSite? Known()
+        {
+            if (!open.TryGetValue(slug, out var site)) return null;
+            site.LastAsked = Interlocked.Increment(ref asked);
+            return site;
+        }
+    }
+
+    /// <summary>Closes the site that has not been asked for longest, where there are many open and nothing is being done to it.</summary>
+    private void CloseOldest()
+    {
+        if (open.Count < MostOpen) return;
+        foreach (var (slug, site) in open.OrderBy(s => s.Value.LastAsked))
+        {
+            if (!site.Lock.Wait(0)) continue;
+            site.IsClosed = true;
+            open.TryRemove(KeyValuePair.Create(slug, site));
+            site.Lock.Release();
+            return;
+        }
+    }
 
     /// <summary>Reads a site from the store. What the catalogue has gained since is taken into it, as an edit that its history shows.</summary>
     private async Task<Head?> OpenAsync(string slug, CancellationToken cancel)
@@ -169,27 +265,32 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
 
     private async Task<EditResult> ChangeAsync(string slug, Func<Head, Task<EditResult>> change, CancellationToken cancel)
     {
-        if (await FindAsync(slug, cancel) is null) return new EditResult.NothingToDo();
-        var site = open[slug];
-        await site.Lock.WaitAsync(cancel);
-        try
+        while (await FindOpenAsync(slug, cancel) is { } site)
         {
-            var result = await change(site.Head);
-            if (result is not EditResult.Made made || made.Head == site.Head) return result;
-            site.Head = made.Head;
-            await windows.Clients.Group(slug).SendAsync(LiveHub.Changed, new SiteChanged(made.Head.Stored.Version, made.Head.Stored.Journal[^1].Window), CancellationToken.None);
-            return result;
+            await site.Lock.WaitAsync(cancel);
+            try
+            {
+                // Closed or put away while this waited.
+                if (site.IsClosed) continue;
+                var result = await change(site.Head);
+                if (result is not EditResult.Made made || made.Head == site.Head) return result;
+                site.Head = made.Head;
+                await windows.Clients.Group(slug).SendAsync(LiveHub.Changed, new SiteChanged(made.Head.Stored.Version, made.Head.Stored.Journal[^1].Window), CancellationToken.None);
+                return result;
+            }
+            catch (VersionTakenException)
+            {
+                // Another process writes to the same store: read the site anew, and let the window try again on it.
+                site.IsClosed = true;
+                open.TryRemove(KeyValuePair.Create(slug, site));
+                return await FindAsync(slug, cancel) is { } head ? new EditResult.Conflict(head, ["Another program changed this site."]) : new EditResult.Gone();
+            }
+            finally
+            {
+                site.Lock.Release();
+            }
         }
-        catch (VersionTakenException)
-        {
-            // Another process writes to the same store: read the site anew, and let the window try again on it.
-            open.TryRemove(slug, out _);
-            return new EditResult.Conflict((await FindAsync(slug, cancel))!, ["Another program changed this site."]);
-        }
-        finally
-        {
-            site.Lock.Release();
-        }
+        return new EditResult.Gone();
     }
 
     private async Task<EditResult.Made> AppendAsync(
@@ -211,5 +312,11 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         public SemaphoreSlim Lock { get; } = new(1, 1);
 
         public Head Head { get; set; } = head;
+
+        /// <summary>Whether it is to be found anew by those who still hold it. Set under its lock.</summary>
+        public bool IsClosed { get; set; }
+
+        /// <summary>When it was asked for last, counted in askings.</summary>
+        public long LastAsked { get; set; }
     }
 }

@@ -11,7 +11,7 @@ using Sandbar.Store;
 namespace Sandbar.Server;
 
 /// <summary>The composition root: what the server is made of.</summary>
-public static class SandbarServer
+public static partial class SandbarServer
 {
     /// <summary>Largest body of a request, bytes. The largest honest one is an override sheet.</summary>
     public const long LargestBody = 4 * 1024 * 1024;
@@ -94,7 +94,7 @@ public static class SandbarServer
     }
 
     /// <summary>Turns requests that cannot be read into problem details a designer understands.</summary>
-    private sealed class RequestProblems(IProblemDetailsService problems) : IExceptionHandler
+    private sealed partial class RequestProblems(IProblemDetailsService problems, ILogger<RequestProblems> log) : IExceptionHandler
     {
         public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
         {
@@ -106,8 +106,11 @@ public static class SandbarServer
                     (StatusCodes.Status400BadRequest, $"The request cannot be read{(json.Path is { Length: > 1 } path ? $" at {path[1..].Replace('.', '/')}" : "")}. Nothing was changed."),
                 BadHttpRequestException bad => (bad.StatusCode, "The request cannot be read. Nothing was changed."),
                 OperationCanceledException when httpContext.RequestAborted.IsCancellationRequested => (StatusCodes.Status499ClientClosedRequest, "Cancelled."),
+                _ when StoreTrouble.Of(exception) is { } trouble => (StatusCodes.Status503ServiceUnavailable, $"{trouble} Nothing was changed."),
                 _ => (StatusCodes.Status500InternalServerError, "Something went wrong here, and nothing was changed. Reload the page; if it happens again, tell us what you did."),
             };
+            // What is handled here is logged by nobody else.
+            if (status >= StatusCodes.Status500InternalServerError) LogFailure(exception, httpContext.Request.Method, httpContext.Request.Path);
             httpContext.Response.StatusCode = status;
             return await problems.TryWriteAsync(new()
             {
@@ -116,5 +119,8 @@ public static class SandbarServer
                 ProblemDetails = { Status = status, Detail = detail },
             });
         }
+
+        [LoggerMessage(LogLevel.Error, "{Method} {Path} failed.")]
+        private partial void LogFailure(Exception exception, string method, string path);
     }
 }

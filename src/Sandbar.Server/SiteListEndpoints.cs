@@ -5,6 +5,8 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Sandbar.Core.Design;
 using Sandbar.Core.Interchange;
+using Sandbar.Core.Rendering;
+using Sandbar.Core.Reviewing;
 using Sandbar.Core.Starting;
 using Sandbar.Store;
 
@@ -20,58 +22,72 @@ internal static class SiteListEndpoints
     /// <summary>Largest zip that is opened, bytes; and the most it may hold when unpacked.</summary>
     private const long LargestZip = 32 * 1024 * 1024, LargestUnpacked = 96 * 1024 * 1024;
 
+    /// <summary>Largest site file within it, bytes: read, it takes many times as much.</summary>
+    private const long LargestSiteFile = 16 * 1024 * 1024;
+
     private const int MostEntries = 1000;
+
+    private static readonly SemaphoreSlim Reading = new(1, 1);
 
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/sites", async (SiteStore store, CancellationToken cancel) =>
             (await store.ListAsync(cancel)).Select(s => new SiteSummary(s.Slug, s.Name)).ToList()).WithName("listSites");
 
-        api.MapPost("/sites/new", async Task<Results<Ok<SiteSummary>, ProblemHttpResult>> (NewSiteWishes wishes, SiteStore store, TimeProvider clock, CancellationToken cancel) =>
+        api.MapPost("/sites/new", async Task<Results<Ok<SiteSummary>, ProblemHttpResult>> (NewSiteWishes wishes, OpenSites sites, CancellationToken cancel) =>
         {
             var (site, problems) = NewSite.Create(wishes, Names.Slug(wishes.Name));
-            return site is null ? EditEndpoints.Refused(problems) : await AddAsync(site.Site, site.Assets, store, clock, cancel);
+            return site is null ? EditEndpoints.Refused(problems) : await AddAsync(site.Site, site.Assets, sites, cancel);
         }).WithName("newSite").ProducesProblem(StatusCodes.Status400BadRequest);
 
         api.MapPost("/sites/{slug}/copies", async Task<Results<Ok<SiteSummary>, ProblemHttpResult>> (
-            string slug, DuplicateRequest request, OpenSites sites, SiteStore store, TimeProvider clock, CancellationToken cancel) =>
+            string slug, DuplicateRequest request, OpenSites sites, CancellationToken cancel) =>
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
-            return await AddAsync(head.Stored.Site with { Name = request.Name.Trim() }, [], store, clock, cancel);
+            return await AddAsync(head.Stored.Site with { Name = request.Name }, [], sites, cancel);
         }).WithName("duplicateSite").ProducesProblem(StatusCodes.Status400BadRequest);
 
         api.MapDelete("/sites/{slug}", async Task<Results<NoContent, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
-            await sites.PutAwayAsync(slug, away: true, cancel) ? TypedResults.NoContent() : SiteEndpoints.Missing(slug)).WithName("deleteSite");
+            await sites.PutAwayAsync(slug, cancel) ? TypedResults.NoContent() : SiteEndpoints.Missing(slug)).WithName("deleteSite");
 
         api.MapPost("/sites/{slug}/restored", async Task<Results<NoContent, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
-            await sites.PutAwayAsync(slug, away: false, cancel) ? TypedResults.NoContent() : SiteEndpoints.Missing(slug)).WithName("restoreSite");
+            await sites.BringBackAsync(slug, cancel) switch
+            {
+                { Problem: { } problem } => EditEndpoints.Refused([problem]),
+                { Found: true } => TypedResults.NoContent(),
+                _ => SiteEndpoints.Missing(slug),
+            }).WithName("restoreSite").ProducesProblem(StatusCodes.Status400BadRequest);
 
-        api.MapPost("/sites", async Task<Results<Ok<SiteSummary>, ProblemHttpResult>> (HttpRequest request, SiteStore store, TimeProvider clock, CancellationToken cancel) =>
+        api.MapPost("/sites", async Task<Results<Ok<SiteSummary>, ProblemHttpResult>> (HttpRequest request, OpenSites sites, CancellationToken cancel) =>
         {
+            // One at a time: what one unpacks to is bounded, and so is what all do.
+            await Reading.WaitAsync(cancel);
             try
             {
                 using var bytes = new MemoryStream();
                 await request.Body.CopyToAsync(bytes, cancel);
                 var (site, assets) = Read(bytes);
-                return await AddAsync(site, assets, store, clock, cancel);
+                return await AddAsync(site, assets, sites, cancel);
             }
             catch (Exception broken) when (broken is FormatException or InvalidDataException)
             {
                 var said = broken is FormatException ? broken.Message : "This is not a zip that can be read.";
                 return TypedResults.Problem($"{said} Nothing was opened.", statusCode: StatusCodes.Status400BadRequest, title: "The site file cannot be opened");
             }
+            finally
+            {
+                Reading.Release();
+            }
         }).WithName("openSiteFile").Accepts<byte[]>("application/zip").ProducesProblem(StatusCodes.Status400BadRequest)
             .WithMetadata(new RequestSizeLimitAttribute(LargestZip));
     }
 
-    private static async Task<Results<Ok<SiteSummary>, ProblemHttpResult>> AddAsync(
-        Site site, IReadOnlyList<Asset> assets, SiteStore store, TimeProvider clock, CancellationToken cancel)
-    {
-        if (Names.Check(site.Name, (await store.ListAsync(cancel)).Select(s => s.Name)) is { } problem) return EditEndpoints.Refused([problem]);
-        var added = site with { Slug = Names.FreeSlug(site.Name, await store.SlugsAsync(cancel)) };
-        await store.AddAsync(new(added, assets), clock.GetUtcNow(), cancel);
-        return TypedResults.Ok(new SiteSummary(added.Slug, added.Name));
-    }
+    private static async Task<Results<Ok<SiteSummary>, ProblemHttpResult>> AddAsync(Site site, IReadOnlyList<Asset> assets, OpenSites sites, CancellationToken cancel) =>
+        await sites.AddAsync(site, assets, cancel) switch
+        {
+            { Site: { } added } => TypedResults.Ok(new SiteSummary(added.Slug, added.Name)),
+            { Problem: var problem } => EditEndpoints.Refused([problem!]),
+        };
 
     /// <summary>A zip with one site file and its assets. Only what the site names is read, and only if it is what the site names.</summary>
     private static (Site Site, IReadOnlyList<Asset> Assets) Read(Stream bytes)
@@ -81,7 +97,9 @@ internal static class SiteListEndpoints
         var files = zip.Entries.Where(e => e.FullName.EndsWith(SiteFile.Extension, StringComparison.OrdinalIgnoreCase)).ToList();
         if (files.Count != 1) throw new FormatException(files.Count == 0 ? $"There is no {SiteFile.Extension} file in this zip." : "There is more than one site in this zip.");
         var left = LargestUnpacked;
-        var site = SiteFile.Read(System.Text.Encoding.UTF8.GetString(Unpack(files[0], ref left)));
+        var leftForSite = LargestSiteFile;
+        var site = SiteFile.Read(System.Text.Encoding.UTF8.GetString(Unpack(files[0], ref leftForSite)));
+        Shown(site);
         var name = files[0].FullName[..^SiteFile.Extension.Length];
         var assets = new List<Asset>();
         foreach (var item in site.Shelf.DistinctBy(i => i.Hash))
@@ -94,6 +112,22 @@ internal static class SiteListEndpoints
         return (site, assets);
     }
 
+    /// <summary>What is taken has been shown once: stylesheet, every page, the specimen page and all that windows ask for.</summary>
+    private static void Shown(Site site)
+    {
+        try
+        {
+            _ = SiteView.Of(new(new(site, 0, []), StyleSheetRenderer.Render(site)));
+            _ = SiteRelease.Files(site).Sum(f => f.Text?.Length ?? 0);
+            _ = Specimen.Write(site, StageEndpoints.Around(site));
+            _ = ContrastPairs.Of(site);
+        }
+        catch (Exception broken) when (broken is not OperationCanceledException)
+        {
+            throw new FormatException("The site file cannot be shown here: something in it does not fit together.", broken);
+        }
+    }
+
     private static byte[] Unpack(ZipArchiveEntry entry, ref long left)
     {
         using var stream = entry.Open();
@@ -103,7 +137,7 @@ internal static class SiteListEndpoints
         while ((read = stream.Read(buffer)) > 0)
         {
             // Counted as it comes: what the zip says of its sizes is not to be trusted.
-            if ((left -= read) < 0) throw new FormatException($"Unpacked, this is larger than {LargestUnpacked / 1024 / 1024} MB.");
+            if ((left -= read) < 0) throw new FormatException($"Unpacked, this is larger than can be opened: a site file has at most {LargestSiteFile / 1024 / 1024} MB, all files together {LargestUnpacked / 1024 / 1024} MB.");
             content.Write(buffer, 0, read);
         }
         return content.ToArray();

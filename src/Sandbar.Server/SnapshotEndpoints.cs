@@ -55,7 +55,7 @@ internal static class SnapshotEndpoints
             if (await store.SnapshotAsync(slug, id, cancel) is not { } kept)
                 return TypedResults.Problem("This snapshot is no longer there.", statusCode: StatusCodes.Status404NotFound, title: "No such snapshot");
             var source = new EditSource(request.Version, request.Window, request.OpenedAt, request.Gesture);
-            return EditEndpoints.Answer(await sites.BringBackAsync(slug, source, kept.Snapshot, kept.Site, cancel), request.Window, request.OpenedAt);
+            return EditEndpoints.Answer(slug, await sites.BringBackAsync(slug, source, kept.Snapshot, kept.Site, cancel), request.Window, request.OpenedAt);
         }).WithName("bringBack").ProducesProblem(StatusCodes.Status404NotFound);
     }
 

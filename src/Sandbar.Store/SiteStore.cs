@@ -79,6 +79,13 @@ public sealed class SiteStore
         return await db.Sites.Select(s => s.Slug).ToListAsync(cancel);
     }
 
+    /// <summary>What a site is called, be it put away or not; null where there is none.</summary>
+    public async Task<string?> NameOfAsync(string slug, CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        return await db.Sites.Where(s => s.Slug == slug).Select(s => s.Name).FirstOrDefaultAsync(cancel);
+    }
+
     /// <summary>Puts a site away, or brings it back; nothing of it is lost.</summary>
     /// <param name="deleted">When it is put away, or null to bring it back.</param>
     /// <returns>Whether there is such a site.</returns>
@@ -134,7 +141,8 @@ public sealed class SiteStore
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
         var all = await db.Snapshots.AsNoTracking().Where(s => s.Slug == slug).Select(s => new Snapshot(s.Id, s.Name, s.Version, s.At)).ToListAsync(cancel);
-        return [.. all.OrderByDescending(s => s.At)];
+        // By what they keep before the clock, which may have been set back.
+        return [.. all.OrderByDescending(s => s.Version).ThenByDescending(s => s.At)];
     }
 
     /// <summary>A snapshot with the site it keeps; null where there is none.</summary>

@@ -1,9 +1,12 @@
 using System.CommandLine;
+using System.Net;
+using System.Net.Sockets;
 using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Hosting.Server.Features;
 using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.Hosting;
 using Sandbar.Server;
+using Sandbar.Store;
 
 namespace Sandbar.Cli.Verbs;
 
@@ -22,17 +25,25 @@ internal static class ServeVerb
             command.SetAction(async (result, cancel) =>
             {
                 var options = defaults with { Store = result.GetValue(store)!, Port = result.GetValue(port) };
+                // Before anything is touched: where another Sandbar runs, its store stays where it is.
+                if (!IsFree(options.Port)) return await FailAsync($"Port {options.Port} is taken: stop what uses it, or choose another with --port.");
                 if (result.GetValue(fresh)) SetAside(options.Store);
                 await using var app = SandbarServer.Create(options);
-                await SandbarServer.PrepareAsync(app);
+                try
+                {
+                    await SandbarServer.PrepareAsync(app);
+                }
+                catch (Exception failed) when ((StoreTrouble.Of(failed) ?? (failed is IOException ? "The folder of the store cannot be made: something else is in its place." : null)) is { } trouble)
+                {
+                    return await FailAsync($"{trouble} The store is {Path.GetFullPath(options.Store)}.");
+                }
                 try
                 {
                     await app.StartAsync(cancel);
                 }
                 catch (IOException)
                 {
-                    await Console.Error.WriteLineAsync($"Port {options.Port} is taken: stop what uses it, or choose another with --port.");
-                    return 1;
+                    return await FailAsync($"Port {options.Port} is taken: stop what uses it, or choose another with --port.");
                 }
                 var address = app.Services.GetRequiredService<IServer>().Features.Get<IServerAddressesFeature>()!.Addresses.First();
                 Console.WriteLine($"Sandbar is at {address}  (Ctrl+C stops it; your work is kept in {Path.GetFullPath(options.Store)})");
@@ -40,6 +51,27 @@ internal static class ServeVerb
                 return 0;
             });
             return command;
+        }
+    }
+
+    private static async Task<int> FailAsync(string message)
+    {
+        await Console.Error.WriteLineAsync(message);
+        return 1;
+    }
+
+    private static bool IsFree(int port)
+    {
+        if (port == 0) return true;
+        try
+        {
+            using var listener = new TcpListener(IPAddress.Loopback, port);
+            listener.Start();
+            return true;
+        }
+        catch (SocketException)
+        {
+            return false;
         }
     }
 

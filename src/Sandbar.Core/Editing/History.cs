@@ -38,27 +38,38 @@ public sealed record HistoryItem(long Version, DateTimeOffset At, string Label, 
 /// </summary>
 public static class History
 {
-    /// <summary>What the window can take back, and what it can make again unless it has edited since; null where there is nothing.</summary>
+    /// <summary>
+    /// What the window can take back, and what it can make again unless it has edited since; null where there is nothing. The journal is read from its end and no
+    /// further than need be: however many edits lie behind a site, the next costs the same.
+    /// </summary>
     /// <param name="openedAt">The version the window found when it was opened.</param>
-    public static (ReversibleGesture? Undo, ReversibleGesture? Redo) Reversible(IEnumerable<JournalLine> journal, string window, long openedAt)
+    public static (ReversibleGesture? Undo, ReversibleGesture? Redo) Reversible(IReadOnlyList<JournalLine> journal, string window, long openedAt)
     {
-        var lines = journal.ToArray();
-        var active = ActiveGestures(lines);
-        var last = Array.FindLast(lines, l => l.Undoes is null && active.Contains(l.Gesture) && IsOwn(l) && l.IsOfToday);
-        ReversibleGesture? redo = null;
-        for (var i = lines.Length - 1; i >= 0; i--)
+        var undone = new HashSet<string>(StringComparer.Ordinal);
+        JournalLine? undo = null, redo = null;
+        var mayRedo = true;
+        for (var i = journal.Count - 1; i >= 0 && (undo is null || mayRedo); i--)
         {
-            var line = lines[i];
-            if (!IsOwn(line)) continue;
-            if (line.Undoes is null || !line.IsOfToday) break;
-            if (line.Again || !active.Contains(line.Gesture)) continue;
-            // What is made again is the taking back that is taken back: its words are those of the gesture it undid.
-            redo = new(line.Gesture, Array.FindLast(lines, l => l.Gesture == line.Undoes)?.Label ?? line.Label, Again: true);
-            break;
+            var line = journal[i];
+            // Taken back by what holds itself: it no longer holds.
+            var isActive = !undone.Contains(line.Gesture);
+            if (isActive && line.Undoes is { } gesture) undone.Add(gesture);
+            if (line.Window != window && line.Version > openedAt) continue;
+            if (isActive && line is { Undoes: null, IsOfToday: true }) undo ??= line;
+            if (!mayRedo) continue;
+            if (line.Undoes is null || !line.IsOfToday) mayRedo = false;
+            else if (isActive && !line.Again) (redo, mayRedo) = (line, false);
         }
-        return (last is null ? null : new(last.Gesture, last.Label, Again: false), redo);
+        // What is made again is the taking back that is taken back: its words are those of the gesture it undid.
+        return (
+            undo is null ? null : new(undo.Gesture, undo.Label, Again: false),
+            redo is null ? null : new(redo.Gesture, Latest(journal).FirstOrDefault(l => l.Gesture == redo.Undoes)?.Label ?? redo.Label, Again: true));
+    }
 
-        bool IsOwn(JournalLine line) => line.Window == window || line.Version <= openedAt;
+    /// <summary>The journal from its end.</summary>
+    public static IEnumerable<JournalLine> Latest(IReadOnlyList<JournalLine> journal)
+    {
+        for (var i = journal.Count - 1; i >= 0; i--) yield return journal[i];
     }
 
     /// <summary>What taking a gesture back does to the site as it is now.</summary>

@@ -1,3 +1,4 @@
+using CsCheck;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Foundations.Palette;
@@ -96,7 +97,7 @@ public class HistoryTests
         var (undo, redo) = History.Reversible(lines, "a", 0);
         Assert.Null(undo);
         Assert.Equal("beet → #222222", redo?.Label);
-        Assert.Equal((null, null), History.Reversible(lines.Select(l => l with { Format = Site.CurrentFormat - 1 }), "a", 0));
+        Assert.Equal((null, null), History.Reversible([.. lines.Select(l => l with { Format = Site.CurrentFormat - 1 })], "a", 0));
         Assert.Equal(2, History.Read(lines).Count());
     }
 
@@ -108,7 +109,40 @@ public class HistoryTests
         Make("a", "g2", "#333333");
         Reverse(Undo("a", 0), "u1");
         Assert.Equal([(3L, "beet → #333333", true), (1L, "beet → #111111", false)], History.Read(journal.Select(e => e.Line)).Select(i => (i.Version, i.Label, i.IsUndone)));
-        Assert.Equal("beet → #333333", History.Reversible(journal.Select(e => e.Line), "a", 0).Redo?.Label);
+        Assert.Equal("beet → #333333", History.Reversible([.. journal.Select(e => e.Line)], "a", 0).Redo?.Label);
+    }
+
+    /// <summary>Read from its end, the journal says what it says as a whole: by any windows, with gestures of several edits, undone and made again.</summary>
+    [Fact]
+    public void What_can_be_taken_back_does_not_depend_on_how_far_the_journal_is_read() => Gen.Select(Gen.Int[0, 2], Gen.Int[0, 4], Gen.Int[0, 3], (window, gesture, what) => (window, gesture, what)).Array[0, 25].Sample(
+        steps =>
+        {
+            var lines = new List<JournalLine>();
+            foreach (var (window, gesture, what) in steps)
+            {
+                var target = what == 0 || lines.Count == 0 ? null : lines[gesture * 7 % lines.Count];
+                // A gesture is a run of edits of one window.
+                var run = gesture == 0 && lines is [.., { Undoes: null } before] && before.Window == $"w{window}" ? before.Gesture : $"g{lines.Count}";
+                lines.Add(target is null
+                    ? new(lines.Count + 1, default, $"edit {lines.Count}", run, $"w{window}")
+                    : new(lines.Count + 1, default, $"undo {lines.Count}", $"u{lines.Count}", $"w{window}", target.Gesture, target.Undoes is not null));
+            }
+            foreach (var openedAt in new long[] { 0, 3, 100 }) Assert.Equal(Whole(lines, "w0", openedAt), History.Reversible(lines, "w0", openedAt));
+        },
+        iter: RandomTimes.Of(5000));
+
+    /// <summary>The same in as many words: what holds, looked at all at once.</summary>
+    private static (ReversibleGesture? Undo, ReversibleGesture? Redo) Whole(List<JournalLine> lines, string window, long openedAt)
+    {
+        var own = lines.Where(l => l.Window == window || l.Version <= openedAt).ToList();
+        var undo = own.LastOrDefault(l => l.Undoes is null && Holds(l.Gesture));
+        var latest = own.AsEnumerable().Reverse().TakeWhile(l => l.Undoes is not null).FirstOrDefault(l => !l.Again && Holds(l.Gesture));
+        return (
+            undo is null ? null : new(undo.Gesture, undo.Label, false),
+            latest is null ? null : new(latest.Gesture, lines.LastOrDefault(l => l.Gesture == latest.Undoes)?.Label ?? latest.Label, true));
+
+        // A gesture holds unless a later line that holds takes it back.
+        bool Holds(string gesture) => !lines.Exists(l => l.Undoes == gesture && l.Version > lines.Last(g => g.Gesture == gesture).Version && Holds(l.Gesture));
     }
 
     private string Beet => site.Palette.Colors.Get("beet").Css();
@@ -129,9 +163,9 @@ public class HistoryTests
         journal.Add(new(new(journal.Count + 1, default, reversal.Edit.Describe(site), gesture, "a", reversal.Edit.Gesture, reversal.Edit.Again), reversal.Patch));
     }
 
-    private Reversal? Undo(string window, long openedAt) => Reversed(History.Reversible(journal.Select(e => e.Line), window, openedAt).Undo);
+    private Reversal? Undo(string window, long openedAt) => Reversed(History.Reversible([.. journal.Select(e => e.Line)], window, openedAt).Undo);
 
-    private Reversal? Redo(string window, long openedAt) => Reversed(History.Reversible(journal.Select(e => e.Line), window, openedAt).Redo);
+    private Reversal? Redo(string window, long openedAt) => Reversed(History.Reversible([.. journal.Select(e => e.Line)], window, openedAt).Redo);
 
     private Reversal? Reversed(ReversibleGesture? gesture) => gesture is null ? null : History.Reverse(gesture, journal.Where(e => e.Line.Gesture == gesture.Gesture), site);
 }

@@ -1,0 +1,72 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Sandbar.Tests;
+
+namespace Sandbar.Server.Tests;
+
+/// <summary>Sites as things, by several at once: names stay unique, nothing answered is lost, nothing answers with a fault.</summary>
+public sealed class ManySitesTests : IAsyncLifetime
+{
+    private LocalServer server = null!;
+
+    private static CancellationToken Cancel => TestContext.Current.CancellationToken;
+
+    public async ValueTask InitializeAsync() => server = await LocalServer.StartAsync();
+
+    public ValueTask DisposeAsync() => server.DisposeAsync();
+
+    [Fact]
+    public async Task Of_many_that_want_one_name_one_gets_it()
+    {
+        var answers = await Task.WhenAll(Enumerable.Range(0, 8).Select(_ => server.Client.PostAsJsonAsync("/api/sites/pellwyn/copies", new { name = "Quince" }, Cancel)));
+        Assert.Single(answers, a => a.StatusCode == HttpStatusCode.OK);
+        Assert.All(answers, a => Assert.True(a.StatusCode is HttpStatusCode.OK or HttpStatusCode.BadRequest));
+        Assert.Equal(["Pellwyn Seed Library", "Quince"], await NamesAsync());
+    }
+
+    [Fact]
+    public async Task A_site_that_is_put_away_while_it_is_edited_loses_nothing_that_was_answered()
+    {
+        for (var round = 0; round < 5; round++)
+        {
+            var before = (await server.SiteAsync()).Version();
+            var edits = Enumerable.Range(0, 12).Select(i => server.EditAsync(before + i, LocalServer.SetColor($"#0000{round}{i:x1}"), window: $"w{i}")).ToList();
+            using var away = await server.Client.DeleteAsync("/api/sites/pellwyn", Cancel);
+            var answers = await Task.WhenAll(edits);
+            Assert.All(answers, a => Assert.True((int)a.StatusCode < 500, $"{a.StatusCode}"));
+            using (var gone = await server.Client.GetAsync("/api/sites/pellwyn?window=w", Cancel)) Assert.Equal(HttpStatusCode.NotFound, gone.StatusCode);
+            using (var stage = await server.Client.GetAsync("/stage/pellwyn/home", Cancel)) Assert.Equal(HttpStatusCode.NotFound, stage.StatusCode);
+            using (await server.Client.PostAsync("/api/sites/pellwyn/restored", null, Cancel)) Assert.Equal(before + answers.Count(a => a.StatusCode == HttpStatusCode.OK), (await server.SiteAsync()).Version());
+        }
+    }
+
+    [Fact]
+    public async Task A_site_whose_name_was_taken_meanwhile_stays_away_and_says_so()
+    {
+        using (await server.Client.DeleteAsync("/api/sites/pellwyn", Cancel))
+        {
+        }
+        await server.Client.PostAsJsonAsync("/api/sites/new", new { name = "pellwyn seed LIBRARY", color = (string?)null, heading = (string?)null, text = (string?)null, @base = (string?)null }, Cancel).OkAsync();
+        using var back = await server.Client.PostAsync("/api/sites/pellwyn/restored", null, Cancel);
+        Assert.Equal(HttpStatusCode.BadRequest, back.StatusCode);
+        Assert.Contains("by now", await back.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
+        Assert.Equal(["pellwyn seed LIBRARY"], await NamesAsync());
+    }
+
+    /// <summary>More sites than are held open: those that were closed are there again when they are asked for.</summary>
+    [Fact]
+    public async Task Many_sites_are_opened_closed_and_opened_again()
+    {
+        for (var i = 0; i < 30; i++)
+        {
+            await server.Client.PostAsJsonAsync("/api/sites/pellwyn/copies", new { name = $"Copy {i}" }, Cancel).OkAsync();
+            await server.Client.GetFromJsonAsync<JsonObject>($"/api/sites/copy-{i}?window=w", Cancel);
+        }
+        await server.EditAsync(0, LocalServer.SetColor("#123456")).OkAsync();
+        Assert.Equal("#123456", (await server.SiteAsync()).Color());
+        Assert.Equal(31, (await NamesAsync()).Count);
+    }
+
+    private async Task<List<string>> NamesAsync() => [.. (await server.Client.GetFromJsonAsync<JsonArray>("/api/sites", Cancel))!.Select(s => s!["name"]!.GetValue<string>())];
+}
