@@ -3,6 +3,7 @@ using System.IO.Compression;
 using System.Security.Cryptography;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
+using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
 using Sandbar.Core.Interchange;
 using Sandbar.Core.Rendering;
@@ -107,7 +108,11 @@ internal static class SiteListEndpoints
             var entry = zip.GetEntry(SiteFile.AssetPath(name, item)) ?? throw new FormatException($"{item.Name} is missing: {SiteFile.AssetPath(name, item)} is not in the zip.");
             var content = Unpack(entry, ref left);
             if (Convert.ToHexStringLower(SHA256.HashData(content)) != item.Hash) throw new FormatException($"{item.Name} is not the file the site was saved with: its bytes have changed.");
-            assets.Add(new(item.Hash, item.MediaType, content));
+            if (!FileSignature.Fits(item.MediaType, content)) throw new FormatException($"{item.Name} is not what its name says: {item.File} is of another kind.");
+            var kept = item.MediaType == "image/svg+xml" ? SvgText.Cleaned(content) : content;
+            var hash = Convert.ToHexStringLower(SHA256.HashData(kept));
+            if (hash != item.Hash) site = site with { Shelf = site.Shelf.Each(i => i.Hash == item.Hash ? i with { Hash = hash } : i) };
+            assets.Add(new(hash, item.MediaType, kept));
         }
         return (site, assets);
     }

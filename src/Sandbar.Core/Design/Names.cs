@@ -1,5 +1,5 @@
-using System.Text;
 using System.Text.RegularExpressions;
+using AnyAscii;
 
 namespace Sandbar.Core.Design;
 
@@ -27,12 +27,13 @@ public static partial class Names
     /// <summary>Whether a text can be a CSS name or an address: lower-case letters, digits and hyphens.</summary>
     public static bool IsSlug(string text) => SlugForm().IsMatch(text);
 
-    /// <summary>A slug for a name: lower-case letters, digits and hyphens, starting with a letter.</summary>
+    /// <summary>A slug for a name: lower-case letters, digits and hyphens, starting with a letter. Letters of other scripts become those that sound like them.</summary>
     public static string Slug(string name)
     {
-        var decomposed = name.Normalize(NormalizationForm.FormD).ToLowerInvariant();
-        var kept = string.Concat(decomposed.Where(c => c < 128).Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-'));
+        var kept = string.Concat(name.Transliterate().ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-'));
         var slug = string.Join('-', kept.Split('-', StringSplitOptions.RemoveEmptyEntries));
+        // A letter may become several.
+        if (slug.Length > Longest) slug = slug[..Longest].TrimEnd('-');
         return slug.Length == 0 ? "x" : char.IsAsciiDigit(slug[0]) ? "n" + slug : slug;
     }
 
