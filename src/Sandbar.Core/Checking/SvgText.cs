@@ -1,5 +1,6 @@
 using System.Text;
 using AngleSharp.Dom;
+using AngleSharp.Html.Parser;
 using Ganss.Xss;
 
 namespace Sandbar.Core.Checking;
@@ -7,7 +8,7 @@ namespace Sandbar.Core.Checking;
 /// <summary>SVG from elsewhere: what draws is kept; what runs, loads from outside or links is taken out.</summary>
 public static class SvgText
 {
-    private const string Outside = "url(";
+    private const string Outside = "url(", Style = "style", KeptStyle = "kept-style";
 
     private static readonly string[] Tags =
     [
@@ -30,17 +31,23 @@ public static class SvgText
         sanitizer.RemovingTag += (_, _) => harm = true;
         // Every attribute that sets how something is drawn may stay: there are too many to list, and those that act are few.
         sanitizer.RemovingAttribute += (_, e) => harm |= !(e.Cancel = IsHarmless(e.Attribute));
-        // Of style it does not ask.
-        sanitizer.PostProcessNode += (_, e) =>
-        {
-            if (e.Node is not IElement element || element.Attributes["style"] is not { } style || IsHarmless(style)) return;
-            element.RemoveAttribute("style");
-            harm = true;
-        };
         sanitizer.RemovingComment += (_, e) => e.Cancel = true;
         sanitizer.FilterUrl += (_, e) => e.SanitizedUrl = IsInside(e.OriginalUrl, e.Tag) ? e.OriginalUrl : null;
-        var cleaned = sanitizer.Sanitize(Encoding.UTF8.GetString(bytes));
-        return harm ? Encoding.UTF8.GetBytes(cleaned) : bytes;
+        // Styles it would take apart by lists of its own: they pass under another name.
+        using var given = new HtmlParser().ParseDocument(Encoding.UTF8.GetString(bytes));
+        foreach (var element in given.All.Where(e => e.HasAttribute(Style)))
+        {
+            if (IsHarmless(element.Attributes[Style]!)) element.SetAttribute(KeptStyle, element.GetAttribute(Style)!);
+            else harm = true;
+            element.RemoveAttribute(Style);
+        }
+        using var cleaned = sanitizer.SanitizeDom(given.Body!.InnerHtml);
+        foreach (var element in cleaned.All.Where(e => e.HasAttribute(KeptStyle)))
+        {
+            element.SetAttribute(Style, element.GetAttribute(KeptStyle)!);
+            element.RemoveAttribute(KeptStyle);
+        }
+        return harm ? Encoding.UTF8.GetBytes(cleaned.Body!.InnerHtml) : bytes;
     }
 
     private static bool IsHarmless(IAttr attribute)
