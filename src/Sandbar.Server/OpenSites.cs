@@ -144,7 +144,17 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         // Made on an older version: it stands if nobody else has touched the same values since.
         var others = History.Latest(head.Stored.Journal).TakeWhile(l => l.Version > source.Version).Where(l => l.Window != source.Window).Select(l => l.Version).ToList();
         var meanwhile = others.Count == 0 ? [] : (await store.EntriesAsync(slug, others, cancel)).Where(e => !e.Line.IsOfToday || e.Patch.Touches(patch)).ToList();
-        if (meanwhile.Count > 0 || source.Version > head.Stored.Version) return new EditResult.Conflict(head, [.. meanwhile.Select(e => e.Line.Label)]);
+        if (meanwhile.Count > 0 && edit is SetOverrides mine && await MergedAsync(head, source.Version, mine, cancel) is { } both)
+        {
+            // Different lines of one sheet: both stand.
+            (edit, changed) = (both, both.Apply(head.Stored.Site).Site!);
+            patch = Patch.Between(head.Stored.Site, changed);
+            if (patch.Changes.Length == 0) return new EditResult.Made(head, head);
+        }
+        else if (meanwhile.Count > 0 || source.Version > head.Stored.Version)
+        {
+            return new EditResult.Conflict(head, [.. meanwhile.Select(e => e.Line.Label)]);
+        }
         return await AppendAsync(head, changed, source, edit, patch, undoes: null, cancel);
     }, cancel);
 
@@ -258,6 +268,17 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
             }
         }
         return null;
+    }
+
+    /// <summary>An override sheet that was made from an earlier one, with what others have written since; null where they wrote in the same lines.</summary>
+    private async Task<SetOverrides?> MergedAsync(Head head, long from, SetOverrides mine, CancellationToken cancel)
+    {
+        var stored = head.Stored;
+        var since = History.Latest(stored.Journal).TakeWhile(l => l.Version > from).ToList();
+        if (since.Exists(l => !l.IsOfToday)) return null;
+        var entries = await store.EntriesAsync(stored.Site.Slug, [.. since.Select(l => l.Version)], cancel);
+        var before = entries.Reverse().Aggregate(stored.Site, (site, entry) => entry.Patch.Inverse().Apply(site));
+        return LineMerge.Merge(before.Overrides.Site, mine.Css, stored.Site.Overrides.Site) is { Length: <= SiteCheck.LongestSheet } merged ? new(merged) : null;
     }
 
     private Task<IReadOnlyList<JournalEntry>> GestureAsync(StoredSite stored, string gesture, CancellationToken cancel) =>

@@ -34,6 +34,32 @@ public sealed class TwoWindowsTests : IAsyncLifetime
         Assert.Equal(3, (await workplace.Server.SiteAsync()).Version());
     }
 
+    /// <summary>Two write in one sheet: lines of their own are put together, and the same line is asked about, with what was typed still there.</summary>
+    [Fact]
+    public async Task What_two_write_in_one_sheet_is_put_together_or_asked_about()
+    {
+        await workplace.Server.EditAsync(0, Css("a { top: 0 }\n\n\nb { top: 0 }\n"), window: "elsewhere").OkAsync();
+        Browser.Open(workplace.At("/sites/pellwyn/overrides"));
+        Browser.Driver.FindElement(By.CssSelector(".cm-content")).Click();
+        Browser.PressWithControl(Keys.End);
+        Browser.Press("c { top: 0 }");
+        await workplace.Server.EditAsync(1, Css("a { top: 1px }\n\n\nb { top: 0 }\n"), window: "elsewhere").OkAsync();
+        Browser.Until(() => Sheet() == "a { top: 1px }\n\n\nb { top: 0 }\nc { top: 0 }", $"both, not {Sheet()}");
+        Browser.Settle();
+        Assert.Equal("a { top: 1px }\n\n\nb { top: 0 }\nc { top: 0 }", await StoredAsync());
+
+        Browser.Press("/* mine */");
+        await workplace.Server.EditAsync((await workplace.Server.SiteAsync()).Version(), Css("a { top: 1px }\n\n\nb { top: 0 }\nc { top: 2px }"), window: "elsewhere").OkAsync();
+        Browser.Until(() => Browser.Run<string>("return document.querySelector('.step-panel').textContent").Contains("not stored yet", StringComparison.Ordinal), "the question");
+        Assert.EndsWith("c { top: 0 }/* mine */", Sheet(), StringComparison.Ordinal);
+        Browser.Named("button", "Keep mine").Click();
+        Browser.Until(() => StoredAsync().GetAwaiter().GetResult().EndsWith("/* mine */", StringComparison.Ordinal), "what was kept");
+
+        string Sheet() => Browser.Run<string>("return [...document.querySelectorAll('.cm-line')].map(l => l.textContent).join('\\n')");
+        async Task<string> StoredAsync() => (await workplace.Server.SiteAsync())["site"]!["overrides"]!["css"]!.GetValue<string>();
+        static object Css(string css) => new { kind = "setOverrides", css };
+    }
+
     [Fact]
     public async Task A_lost_connection_is_said_and_taken_up_again()
     {

@@ -20,6 +20,21 @@ public sealed class ServerTests : IAsyncLifetime
     public ValueTask DisposeAsync() => server.DisposeAsync();
 
     [Fact]
+    public async Task Overrides_of_two_windows_are_put_together_line_by_line()
+    {
+        await server.EditAsync(0, new { kind = "setOverrides", css = "a\nb\nc" }, window: "one").OkAsync();
+        await server.EditAsync(1, new { kind = "setOverrides", css = "A\nb\nc" }, window: "one").OkAsync();
+        await server.EditAsync(1, new { kind = "setOverrides", css = "a\nb\nC" }, window: "two").OkAsync();
+        Assert.Equal("A\nb\nC", await CssAsync());
+        using var clash = await server.EditAsync(2, new { kind = "setOverrides", css = "A\nb\nX" }, window: "one");
+        Assert.Equal(HttpStatusCode.Conflict, clash.StatusCode);
+        Assert.Contains("in another window", await clash.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
+        Assert.Equal("A\nb\nC", await CssAsync());
+
+        async Task<string> CssAsync() => (await server.SiteAsync())["site"]!["overrides"]!["css"]!.GetValue<string>();
+    }
+
+    [Fact]
     public async Task A_trial_shows_what_would_change_and_stores_nothing()
     {
         var trial = (await server.TryAsync(0, LocalServer.SetColor("#336699")).OkAsync())["answer"]!;

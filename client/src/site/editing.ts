@@ -28,7 +28,8 @@ export interface Editing {
   attempt: (edit: Edit) => void;
   cancelTrial: () => void;
   /** Makes an edit; resolves to what is wrong with it, or null once it is stored. */
-  make: (edit: Edit, gesture?: string) => Promise<string | null>;
+  /** @param madeOn the version it was made on, where that is not the one at hand */
+  make: (edit: Edit, gesture?: string, madeOn?: number) => Promise<string | null>;
   reverse: (way: 'undo' | 'redo', overwrite?: boolean) => Promise<string | null>;
   /** Goes back to a snapshot as one edit. */
   bringBack: (snapshot: string) => Promise<string | null>;
@@ -123,7 +124,8 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
         trials.clear();
         set({ trial: null, refused: null });
       },
-      make: (edit, gesture = newGesture()) => inTurn((version) => requests.make(version, edit, gesture)),
+      make: (edit, gesture = newGesture(), madeOn = Infinity) =>
+        inTurn((version) => requests.make(Math.min(version, madeOn), edit, gesture)),
       reverse: (way, overwrite = false) => inTurn((version) => requests.reverse(version, way, overwrite)),
       bringBack: (snapshot) => inTurn((version) => requests.bringBack(version, snapshot)),
       forgetTrouble: () => set({ trouble: null }),

@@ -16,6 +16,7 @@ const store = create<Editing>(
   () =>
     ({
       refused: null,
+      site: { version: 4 },
       attempt: (edit: Edit) => tried.push(edit),
       cancelTrial,
       make: (edit: Edit) => {

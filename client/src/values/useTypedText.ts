@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import type { Edit } from '../api/client';
-import { useActions } from '../site/editingContext';
+import { useActions, useEditingStore } from '../site/editingContext';
 import { newGesture } from '../site/window';
 
 interface Typed {
@@ -20,6 +20,9 @@ interface Typed {
 /** Text being typed over what is stored: tried as it grows, made once it is left or confirmed, and kept where it is refused. */
 export function useTypedText({ value, start, edit, tries = true, canBeEmpty = false, onDone }: Typed) {
   const { attempt, cancelTrial, make } = useActions();
+  const store = useEditingStore();
+  // What was at hand when typing began: what others have made of it since is not typed over unseen.
+  const madeOn = useRef<number | undefined>(undefined);
   const [typed, setTyped] = useState<string | null>(start ?? null);
   const [problem, setProblem] = useState<string | null>(null);
   const gesture = useRef(newGesture());
@@ -27,6 +30,7 @@ export function useTypedText({ value, start, edit, tries = true, canBeEmpty = fa
   const finish = () => {
     setTyped(null);
     setProblem(null);
+    madeOn.current = undefined;
     done.current = true;
     onDone?.();
   };
@@ -39,6 +43,7 @@ export function useTypedText({ value, start, edit, tries = true, canBeEmpty = fa
     problem,
     type: (next: string) => {
       done.current = false;
+      madeOn.current ??= store.getState().site.version;
       setTyped(next);
       setProblem(null);
       if (!tries) return;
@@ -51,9 +56,14 @@ export function useTypedText({ value, start, edit, tries = true, canBeEmpty = fa
         abandon();
         return;
       }
-      const wrong = await make(edit(next), gesture.current);
-      if (wrong === null) finish();
-      else setProblem(wrong);
+      const wrong = await make(edit(next), gesture.current, madeOn.current);
+      if (wrong === null) {
+        finish();
+      } else {
+        setProblem(wrong);
+        // It has been said: made again, it is meant.
+        madeOn.current = store.getState().site.version;
+      }
       gesture.current = newGesture();
     },
     abandon,

@@ -102,8 +102,18 @@ export function CssEditor({ css: text, isAhead, aheadNow, problems, notes, token
   // What is stored changes under the editor by undo and redo; typing is already in it.
   useEffect(() => {
     const editor = view.current;
-    if (!editor || aheadNow.current || editor.state.doc.toString() === text) return;
-    editor.dispatch({ changes: { from: 0, to: editor.state.doc.length, insert: text }, annotations: fromOutside.of(true) });
+    if (!editor || aheadNow.current) return;
+    const before = editor.state.doc.toString();
+    if (before === text) return;
+    // Only what differs, so that the caret stays where it is.
+    let start = 0;
+    while (start < before.length && start < text.length && before[start] === text[start]) start++;
+    let end = 0;
+    while (end < before.length - start && end < text.length - start && before.at(-1 - end) === text.at(-1 - end)) end++;
+    editor.dispatch({
+      changes: { from: start, to: before.length - end, insert: text.slice(start, text.length - end) },
+      annotations: fromOutside.of(true),
+    });
   }, [text, isAhead, aheadNow]);
 
   useEffect(() => {

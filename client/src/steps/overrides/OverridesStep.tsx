@@ -1,8 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { Alert, Button } from 'antd';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { answered, api, type CssProblem } from '../../api/client';
 import { newGesture } from '../../site/window';
-import { useActions, useEditing } from '../../site/editingContext';
+import { useActions, useEditing, useEditingStore } from '../../site/editingContext';
 import { CssEditor } from './CssEditor';
 import './OverridesStep.css';
 
@@ -10,7 +11,16 @@ const PAUSE = 700;
 
 /** The site's own CSS: live on the stage while typing, stored at a pause. */
 export default function OverridesStep() {
-  const { attempt, make } = useActions();
+  const { attempt, cancelTrial, make } = useActions();
+  const editing = useEditingStore();
+  // The version whose text is being typed over: what others write meanwhile is put together with it, or asked about.
+  const basis = useRef<number | null>(null);
+  const [clash, setClashShown] = useState<string | null>(null);
+  const clashing = useRef(false);
+  const setClash = useCallback((said: string | null) => {
+    clashing.current = said !== null;
+    setClashShown(said);
+  }, []);
   const stored = useEditing((e) => e.site.overrides.css);
   const storedProblems = useEditing((e) => e.site.overrides.problems);
   const triedProblems = useEditing((e) => e.trial?.problems);
@@ -29,12 +39,33 @@ export default function OverridesStep() {
 
   const store = useCallback(() => {
     window.clearTimeout(timer.current);
-    if (waiting.current === null) return;
+    // What is asked about is not stored before there is an answer.
+    if (waiting.current === null || clashing.current) return;
     const css = waiting.current;
     waiting.current = null;
     // What could not be stored stays in the editor, to be stored with what is typed next.
-    void make({ kind: 'setOverrides', css }, gesture.current.id).then((wrong) => setAhead(waiting.current !== null || wrong !== null));
-  }, [make, setAhead]);
+    void make({ kind: 'setOverrides', css }, gesture.current.id, basis.current ?? undefined).then((wrong) => {
+      setClash(wrong);
+      setAhead(waiting.current !== null || wrong !== null);
+      if (wrong === null && waiting.current === null) basis.current = null;
+      else if (wrong !== null) waiting.current ??= css;
+    });
+  }, [make, setAhead, setClash]);
+
+  /** What was typed stands, whatever others wrote in the same lines. */
+  const keepMine = () => {
+    basis.current = editing.getState().site.version;
+    setClash(null);
+    store();
+  };
+  /** What is stored stands. */
+  const takeTheirs = () => {
+    waiting.current = null;
+    basis.current = null;
+    setClash(null);
+    cancelTrial();
+    setAhead(false);
+  };
 
   // What was typed is stored when the step is left, too.
   useEffect(() => {
@@ -48,6 +79,7 @@ export default function OverridesStep() {
       gesture.current = { id: newGesture(), line };
     }
     waiting.current = css;
+    basis.current ??= editing.getState().site.version;
     setAhead(true);
     attempt({ kind: 'setOverrides', css });
     window.clearTimeout(timer.current);
@@ -70,6 +102,23 @@ export default function OverridesStep() {
         onType={onType}
         onLeave={store}
       />
+      {clash !== null && (
+        <Alert
+          type="warning"
+          title="What you typed is here and not stored yet"
+          description={clash}
+          action={
+            <>
+              <Button size="small" onClick={keepMine}>
+                Keep mine
+              </Button>{' '}
+              <Button size="small" onClick={takeTheirs}>
+                Take what is stored
+              </Button>
+            </>
+          }
+        />
+      )}
       <div className="css-problems" role="status" aria-label="What to look at">
         <div className="subhead">
           <strong>
