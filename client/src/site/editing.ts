@@ -87,7 +87,7 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
     };
 
     /** One after the other, so that each is made on the version the one before it led to. */
-    const inTurn = (send: (version: number) => Promise<EditAnswer>): Promise<string | null> => {
+    const inTurn = (send: (version: number) => Promise<EditAnswer>, saidAtItsPlace = false): Promise<string | null> => {
       trials.clear();
       set((s) => ({ pending: s.pending + 1, saving: true }));
       const done = queue.then(async () => {
@@ -96,7 +96,7 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
           return null;
         } catch (failed) {
           const { message, status } = failed as RequestFailed;
-          set({ trial: null, refused: null, trouble: status === 400 ? null : message });
+          set({ trial: null, refused: null, trouble: status === 400 || (saidAtItsPlace && status === 409) ? null : message });
           if (status === 409 || status === 404) await reload().catch(() => undefined);
           return message;
         } finally {
@@ -125,7 +125,7 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
         set({ trial: null, refused: null });
       },
       make: (edit, gesture = newGesture(), madeOn = Infinity) =>
-        inTurn((version) => requests.make(Math.min(version, madeOn), edit, gesture)),
+        inTurn((version) => requests.make(Math.min(version, madeOn), edit, gesture), madeOn !== Infinity),
       reverse: (way, overwrite = false) => inTurn((version) => requests.reverse(version, way, overwrite)),
       bringBack: (snapshot) => inTurn((version) => requests.bringBack(version, snapshot)),
       forgetTrouble: () => set({ trouble: null }),

@@ -56,7 +56,7 @@ export function useTypedText({ value, start, edit, tries = true, canBeEmpty = fa
         abandon();
         return;
       }
-      const wrong = await make(edit(next), gesture.current, madeOn.current);
+      const wrong = await make(edit(next), gesture.current, madeOn.current ?? store.getState().site.version);
       if (wrong === null) {
         finish();
       } else {

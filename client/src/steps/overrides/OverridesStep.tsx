@@ -105,8 +105,8 @@ export default function OverridesStep() {
       {clash !== null && (
         <Alert
           type="warning"
-          title="What you typed is here and not stored yet"
-          description={clash}
+          banner
+          title={`What you typed is here and not stored yet. ${clash}`}
           action={
             <>
               <Button size="small" onClick={keepMine}>
