@@ -168,6 +168,7 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         var reversal = History.Reverse(gesture, await GestureAsync(stored, gesture.Gesture, cancel), stored.Site);
         if (reversal.Overwrites.Count > 0 && !overwrite) return new EditResult.Conflict(head, [reversal.Edit.Label]);
         var reversed = reversal.Patch.Apply(stored.Site);
+        if (Rendered(reversed) is null) return new EditResult.Refused([new("/", $"“{gesture.Label}” cannot be {(again ? "made again" : "taken back")}: the site could not be shown any more.")]);
         // What has come to depend on it since is not left hanging.
         if (SiteCheck.Problems(reversed).Except(SiteCheck.Problems(stored.Site)).FirstOrDefault() is { } broken)
             return new EditResult.Refused([broken with { Message = $"“{gesture.Label}” cannot be {(again ? "made again" : "taken back")} any more. {broken.Message}" }]);
@@ -254,9 +255,11 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
     {
         while (await store.OpenAsync(slug, cancel) is { } stored)
         {
-            var head = new Head(stored, StyleSheetRenderer.Render(stored.Site));
-            if (TakeLooks.For(stored.Site) is not { } edit) return head;
-            var taken = edit.Apply(stored.Site).Site!;
+            (Edit? edit, Site taken) = Rendered(stored.Site) is null ? await BackToGoodAsync(stored, cancel)
+                : TakeLooks.For(stored.Site) is { } take ? (take, take.Apply(stored.Site).Site!)
+                : (null, stored.Site);
+            var head = new Head(stored, StyleSheetRenderer.Render(taken));
+            if (edit is null) return head;
             var source = new EditSource(stored.Version, Window: "", OpenedAt: stored.Version, Gesture: $"taken-{stored.Version + 1}");
             try
             {
@@ -268,6 +271,35 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
             }
         }
         return null;
+    }
+
+    /// <summary>A site's sheet; null where something in the site does not fit together, which older programs let through.</summary>
+    private static StyleSheet? Rendered(Site site)
+    {
+        try
+        {
+            return StyleSheetRenderer.Render(site);
+        }
+        catch (Exception broken) when (broken is InvalidOperationException or KeyNotFoundException or FormatException or ArgumentException or NullReferenceException)
+        {
+            return null;
+        }
+    }
+
+    /// <summary>What brings a site that cannot be shown back to the last state that can.</summary>
+    /// <exception cref="InvalidDataException">There is no such state in its journal.</exception>
+    private async Task<(Edit? Edit, Site Site)> BackToGoodAsync(StoredSite stored, CancellationToken cancel)
+    {
+        var site = stored.Site;
+        foreach (var versions in History.Latest(stored.Journal).TakeWhile(l => l.IsOfToday).Select(l => l.Version).Chunk(50))
+        {
+            foreach (var entry in (await store.EntriesAsync(stored.Site.Slug, versions, cancel)).Reverse())
+            {
+                site = entry.Patch.Inverse().Apply(site);
+                if (Rendered(site) is not null) return (new BackToGood(entry.Line.Version - 1), site with { TakenLooks = stored.Site.TakenLooks });
+            }
+        }
+        throw new InvalidDataException($"No state of {stored.Site.Slug} can be shown.");
     }
 
     /// <summary>An override sheet that was made from an earlier one, with what others have written since; null where they wrote in the same lines.</summary>

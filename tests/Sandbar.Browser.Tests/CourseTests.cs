@@ -54,7 +54,7 @@ public sealed class CourseTests : IAsyncLifetime
 
         // One line of custom CSS, on the stage while typing.
         Browser.Open(workplace.At("/sites/pellwyn/overrides"));
-        Browser.Driver.FindElement(By.CssSelector(".cm-content")).Click();
+        Browser.Element(".cm-content").Click();
         new Actions(Browser.Driver).KeyDown(Keys.Control).SendKeys(Keys.End).KeyUp(Keys.Control).Perform();
         Browser.Press("\n.heading-1 { text-transform: uppercase }");
         Browser.Until(() => Browser.StageStyle(".heading-1", "text-transform") == "uppercase", "the rule to show");
@@ -120,7 +120,7 @@ public sealed class CourseTests : IAsyncLifetime
     public async Task What_cannot_be_read_is_said_at_its_place_and_changes_nothing()
     {
         Browser.Open(workplace.At("/sites/pellwyn/palette"));
-        var field = Browser.Driver.FindElement(By.CssSelector(".color-fields input.mono"));
+        var field = Browser.Element(".color-fields input.mono");
         field.SendKeys(Keys.Control + "a");
         field.SendKeys("reddish" + Keys.Enter);
         Browser.Until(() => Alert().Contains("“reddish” is not a colour", StringComparison.Ordinal), "the message");
@@ -133,9 +133,9 @@ public sealed class CourseTests : IAsyncLifetime
         Browser.Until(() => Alert().Contains("cannot be negative", StringComparison.Ordinal), "the message");
 
         Browser.Open(workplace.At("/sites/pellwyn/overrides"));
-        Browser.Driver.FindElement(By.CssSelector(".cm-content")).Click();
+        Browser.Element(".cm-content").Click();
         Browser.Press("a { colr red }\n");
-        Browser.Until(() => Browser.Driver.FindElement(By.CssSelector(".css-problems")).Text.Contains("A colon is missing", StringComparison.Ordinal), "the problem");
+        Browser.Until(() => Browser.Element(".css-problems").Text.Contains("A colon is missing", StringComparison.Ordinal), "the problem");
         Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".cm-lintRange-error")).Count > 0, "the mark in the editor");
         Assert.Equal("#8a2846", (await workplace.Server.SiteAsync()).Color());
         string Alert() => Browser.Run<string>("return [...document.querySelectorAll('[role=alert]')].map(a => a.textContent).join(' ')");
@@ -146,7 +146,7 @@ public sealed class CourseTests : IAsyncLifetime
     public async Task Typing_goes_on_while_what_was_typed_is_being_stored()
     {
         Browser.Open(workplace.At("/sites/pellwyn/overrides"));
-        Browser.Driver.FindElement(By.CssSelector(".cm-content")).Click();
+        Browser.Element(".cm-content").Click();
         new Actions(Browser.Driver).KeyDown(Keys.Control).SendKeys("a").KeyUp(Keys.Control).Perform();
         Browser.Press(Keys.Delete);
         for (var i = 0; i < 12; i++)
@@ -155,7 +155,7 @@ public sealed class CourseTests : IAsyncLifetime
             Browser.PressWithControl("s");
         }
         Browser.Settle();
-        Browser.Until(() => Browser.Driver.FindElement(By.CssSelector(".save-state")).Text.StartsWith("All changes saved", StringComparison.Ordinal), "the last of it to be stored");
+        Browser.Until(() => Browser.Element(".save-state").Text.StartsWith("All changes saved", StringComparison.Ordinal), "the last of it to be stored");
         var expected = string.Concat(Enumerable.Range(0, 12).Select(i => $".a{i} top"));
         Assert.Equal(expected, Browser.Run<string>("return document.querySelector('.cm-content').textContent"));
         Assert.Equal(expected, (await workplace.Server.SiteAsync())["site"]!["overrides"]!["css"]!.GetValue<string>());

@@ -28,7 +28,7 @@ public sealed class EdgesTests : IAsyncLifetime
 
         Browser.Named("button", "Add one like it").Click();
         Until("2");
-        var name = Browser.Driver.FindElement(By.CssSelector(".thing-editor .text-field input"));
+        var name = Browser.Element(".thing-editor .text-field input");
         Browser.Until(() => name.GetAttribute("value") == "hairline copy", "the copy");
         name.SendKeys(Keys.Control + "a" + Keys.Null + "Thread" + Keys.Enter);
         Until("3");

@@ -37,7 +37,7 @@ public sealed class HomeTests : IAsyncLifetime
     {
         Browser.Open(workplace.At("/sites/pellwyn/snapshots"));
         var before = Browser.StageStyle(".card", "border-radius");
-        Browser.Driver.FindElement(By.CssSelector("input[aria-label='Name for the present state']")).SendKeys("Before the sale" + Keys.Enter);
+        Browser.Element("input[aria-label='Name for the present state']").SendKeys("Before the sale" + Keys.Enter);
         Browser.Named("button", "Go back to Before the sale");
         await workplace.Server.EditAsync(0, new { kind = "setCell", look = "card-standard", property = "radius", state = "rest", from = (int?)null, below = (int?)null, text = "40px" }).OkAsync();
         Browser.Open(workplace.At("/sites/pellwyn/snapshots"));
@@ -45,7 +45,7 @@ public sealed class HomeTests : IAsyncLifetime
         Browser.Named("button", "Go back to Before the sale").Click();
         Browser.Until(() => Browser.StageStyle(".card", "border-radius") == before, "the state");
         Browser.Settle();
-        Browser.Until(() => Browser.Driver.FindElement(By.CssSelector("ol.past-rows")).Text.StartsWith("Back to “Before the sale”", StringComparison.Ordinal), "the history");
+        Browser.Until(() => Browser.Element("ol.past-rows").Text.StartsWith("Back to “Before the sale”", StringComparison.Ordinal), "the history");
         Browser.Starting("button", "Undo").Click();
         Browser.Until(() => Browser.StageStyle(".card", "border-radius") == "40px", "undo");
     }
@@ -55,7 +55,7 @@ public sealed class HomeTests : IAsyncLifetime
 
     private void Name(string keys)
     {
-        var field = Browser.Driver.FindElement(By.CssSelector(".ant-modal input[aria-label=Name]"));
+        var field = Browser.Element(".ant-modal input[aria-label=Name]");
         Browser.Until(() => field.Displayed, "the dialog");
         field.SendKeys(Keys.Control + "a");
         field.SendKeys(keys);

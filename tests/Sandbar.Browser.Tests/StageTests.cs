@@ -16,7 +16,7 @@ public sealed class StageTests(Workplace workplace) : IClassFixture<Workplace>
     {
         Browser.Open(workplace.At("/sites/pellwyn/palette?color=beet&span=pages"));
         Assert.Equal(6, Browser.Run<long>($"return {Frames}.length"));
-        var field = Browser.Driver.FindElement(By.CssSelector(".color-fields input.mono"));
+        var field = Browser.Element(".color-fields input.mono");
         field.SendKeys(Keys.Control + "a");
         field.SendKeys("#224466" + Keys.Enter);
         var version = (await workplace.Server.SiteAsync()).Version();
@@ -51,7 +51,7 @@ public sealed class StageTests(Workplace workplace) : IClassFixture<Workplace>
             if (Browser.Driver.FindElements(By.CssSelector("td.folded")).Count > 0)
             {
                 foreach (var unfold in Browser.Driver.FindElements(By.CssSelector("button.unfold")).Select(b => b.GetAttribute("title")!).ToList())
-                    Browser.Driver.FindElement(By.CssSelector($"button.unfold[title='{unfold}']")).Click();
+                    Browser.Element($"button.unfold[title='{unfold}']").Click();
             }
             Browser.Starting("button", $"Opacity in {char.ToUpperInvariant(state[0])}{state[1..]}").Click();
             Browser.Press(expected + Keys.Enter);
@@ -108,17 +108,17 @@ public sealed class StageTests(Workplace workplace) : IClassFixture<Workplace>
         Browser.Until(() => Browser.StageStyle(".card", "border-radius") == "31px", "the stage now");
 
         Browser.Press("w");
-        Browser.Until(() => !Browser.Driver.FindElement(By.CssSelector(".top-bar")).Displayed, "the stage alone");
-        Assert.Equal(1280, Browser.Driver.FindElement(By.CssSelector(".stage")).Size.Width);
+        Browser.Until(() => !Browser.Element(".top-bar").Displayed, "the stage alone");
+        Assert.Equal(1280, Browser.Element(".stage").Size.Width);
         Browser.Press(Keys.Escape);
-        Browser.Until(() => Browser.Driver.FindElement(By.CssSelector(".top-bar")).Displayed, "the panel");
+        Browser.Until(() => Browser.Element(".top-bar").Displayed, "the panel");
 
         Browser.Named("button", "Keys").Click();
         Browser.Named("button", "Single keys").Click();
         Browser.Press(Keys.Escape);
         Browser.Run<object?>("document.activeElement.blur()");
         Browser.Press("w");
-        Assert.True(Browser.Driver.FindElement(By.CssSelector(".top-bar")).Displayed);
+        Assert.True(Browser.Element(".top-bar").Displayed);
         Browser.Run<object?>("localStorage.clear()");
 
         void Key(string type) => Browser.Driver.ExecuteCdpCommand("Input.dispatchKeyEvent", new Dictionary<string, object?> { ["type"] = type, ["key"] = "b", ["code"] = "KeyB", ["windowsVirtualKeyCode"] = 66 });

@@ -40,7 +40,7 @@ public sealed class TwoWindowsTests : IAsyncLifetime
     {
         await workplace.Server.EditAsync(0, Css("a { top: 0 }\n\n\nb { top: 0 }\n"), window: "elsewhere").OkAsync();
         Browser.Open(workplace.At("/sites/pellwyn/overrides"));
-        Browser.Driver.FindElement(By.CssSelector(".cm-content")).Click();
+        Browser.Element(".cm-content").Click();
         Browser.PressWithControl(Keys.End);
         Browser.Press("c { top: 0 }");
         await workplace.Server.EditAsync(1, Css("a { top: 1px }\n\n\nb { top: 0 }\n"), window: "elsewhere").OkAsync();

@@ -115,7 +115,7 @@ public sealed class TypeAndFrameTests : IAsyncLifetime
         Browser.Open(workplace.At("/sites/pellwyn/frame?view=menus"));
         Browser.Named("button", "Move Contact up").Click();
         Until("1");
-        Browser.Driver.FindElement(By.CssSelector("input[aria-label='What the new item says']")).SendKeys("Find us" + Keys.Enter);
+        Browser.Element("input[aria-label='What the new item says']").SendKeys("Find us" + Keys.Enter);
         Until("2");
         Browser.Named("button", "Remove Workshops").Click();
         Until("3");

@@ -38,7 +38,7 @@ public sealed class WholeCourseTests : IAsyncLifetime
         Browser.Until(() => Status().Contains("meets AA", StringComparison.Ordinal), "the lowest contrast");
 
         // Colours, schemes, text styles.
-        var field = Browser.Driver.FindElement(By.CssSelector(".color-fields input.mono"));
+        var field = Browser.Element(".color-fields input.mono");
         field.SendKeys(Keys.Control + "a");
         field.SendKeys("#7a2e5d" + Keys.Enter);
         Version(1);
@@ -73,11 +73,11 @@ public sealed class WholeCourseTests : IAsyncLifetime
         // Custom CSS; what it silences is said beside it.
         Step("Overrides");
         Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".cm-content")).Count > 0, "the editor");
-        Browser.Driver.FindElement(By.CssSelector(".cm-content")).Click();
+        Browser.Element(".cm-content").Click();
         Browser.Press(".button { background: var(--role-attention); }");
         Browser.PressWithControl("s");
         Version(8);
-        Browser.Until(() => Browser.Driver.FindElement(By.CssSelector(".css-problems")).Text.Contains("Button · Filled · background in Hover", StringComparison.Ordinal), "what it silences");
+        Browser.Until(() => Browser.Element(".css-problems").Text.Contains("Button · Filled · background in Hover", StringComparison.Ordinal), "what it silences");
         Browser.Until(() => Status().Contains("reaches 1 page, 3 elements", StringComparison.Ordinal), "its reach");
 
         // All of it at once: every width, every state, and for visitors who prefer dark.
@@ -88,11 +88,11 @@ public sealed class WholeCourseTests : IAsyncLifetime
 
         // Named, tried, gone back to.
         Step("Snapshots");
-        Browser.Driver.FindElement(By.CssSelector("input[aria-label='Name for the present state']")).SendKeys("Calm" + Keys.Enter);
+        Browser.Element("input[aria-label='Name for the present state']").SendKeys("Calm" + Keys.Enter);
         Browser.Named("button", "Go back to Calm");
         var calm = Browser.StageStyle("body", "background-color");
         Browser.Open(workplace.At("/sites/harbour-lantern-walks/palette?color=paper"));
-        field = Browser.Driver.FindElement(By.CssSelector(".color-fields input.mono"));
+        field = Browser.Element(".color-fields input.mono");
         field.SendKeys(Keys.Control + "a");
         field.SendKeys("hotpink" + Keys.Enter);
         Version(9);

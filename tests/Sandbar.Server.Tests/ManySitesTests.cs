@@ -1,6 +1,9 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+using Sandbar.Store;
 using Sandbar.Tests;
 
 namespace Sandbar.Server.Tests;
@@ -52,6 +55,27 @@ public sealed class ManySitesTests : IAsyncLifetime
         Assert.Equal(HttpStatusCode.BadRequest, back.StatusCode);
         Assert.Contains("by now", await back.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
         Assert.Equal(["pellwyn seed LIBRARY"], await NamesAsync());
+    }
+
+    /// <summary>What an older program let through and nothing can show: the site opens to its last good state, its history says so, and the way back into it is closed.</summary>
+    [Fact]
+    public async Task A_site_that_cannot_be_shown_opens_to_its_last_good_state()
+    {
+        await server.EditAsync(0, LocalServer.SetColor("#123456")).OkAsync();
+        await server.RestartAsync(async () =>
+        {
+            var store = new SiteStore(server.Store);
+            var stored = (await store.OpenAsync("pellwyn", Cancel))!;
+            var look = stored.Site.Looks.Get("button-filled");
+            var broken = stored.Site with { Looks = stored.Site.Looks.Put(look with { Cells = look.Cells.SetItem("background", new RestValue(1)) }) };
+            await store.AppendAsync(broken, new RenameSite("x"), new(new(2, DateTimeOffset.UnixEpoch, "Broken", "g", "w"), Patch.Between(stored.Site, broken)), cancel: Cancel);
+        });
+        var site = await server.SiteAsync();
+        Assert.Equal((3L, "#123456"), (site.Version(), site.Color()));
+        Assert.Contains("Back to the last state that can be shown", site["history"]!["last"]!.GetValue<string>(), StringComparison.Ordinal);
+        using (var page = await server.Client.GetAsync("/stage/pellwyn/home", Cancel)) Assert.Equal(HttpStatusCode.OK, page.StatusCode);
+        using (var undo = await server.ReverseAsync("undo", 3, window: "w", openedAt: 3)) Assert.Equal(HttpStatusCode.BadRequest, undo.StatusCode);
+        await server.EditAsync(3, LocalServer.SetColor("#654321")).OkAsync();
     }
 
     /// <summary>More sites than are held open: those that were closed are there again when they are asked for.</summary>

@@ -69,6 +69,9 @@ public sealed class Browser : IDisposable
     public string StageStyle(string selector, string property) =>
         OnStage($"stage.defaultView.getComputedStyle(stage.querySelector({JsonSerializer.Serialize(selector)})).getPropertyValue({JsonSerializer.Serialize(property)})");
 
+    /// <summary>The first element a selector finds, as soon as there is one.</summary>
+    public IWebElement Element(string selector) => Wait(() => Driver.FindElements(By.CssSelector(selector)).FirstOrDefault(), selector);
+
     /// <summary>The element a person would name so: by its label or its text.</summary>
     public IWebElement Named(string tag, string name) => Wait(() => Driver.FindElements(By.TagName(tag))
         .FirstOrDefault(e => e.Displayed && ((e.GetAttribute("aria-label") ?? "") == name || e.Text.Trim() == name)), $"{tag} “{name}”");

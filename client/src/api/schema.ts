@@ -412,7 +412,7 @@ export interface components {
         DuplicateRequest: {
             name: string;
         };
-        Edit: components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"];
+        Edit: components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"];
         EditAddMenuItem: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -447,6 +447,15 @@ export interface components {
             changes: components["schemas"]["ViewChange"][];
             sheet: components["schemas"]["SheetChange"];
             history: components["schemas"]["HistoryView"];
+        };
+        EditBackToGood: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "backToGood";
+            /** Format: int64 */
+            version: number;
         };
         EditBringBack: {
             /**

@@ -43,6 +43,15 @@ public sealed record BringBack(string Snapshot, string Name) : Edit
     public override string Describe(Site site) => $"Back to “{Name}”";
 }
 
+/// <summary>Goes back to the last state that can be shown, where the latest cannot. The change itself is a patch between the two.</summary>
+/// <param name="Version">The version gone back to.</param>
+public sealed record BackToGood(long Version) : Edit
+{
+    public override Outcome Apply(Site site) => new Problem("/kind", "A site goes back by itself, where it cannot be shown.");
+
+    public override string Describe(Site site) => "Back to the last state that can be shown: what came after it could not be";
+}
+
 /// <summary>Takes back a gesture, or an earlier taking back. The change itself is a patch made from the journal.</summary>
 /// <param name="Label">What was taken back, in words.</param>
 /// <param name="Again">Whether this makes the change again (redo).</param>

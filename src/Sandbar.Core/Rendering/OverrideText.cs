@@ -73,7 +73,11 @@ public sealed class OverrideText
     private static IEnumerable<SyntaxError> ProblemsIn(RuleNode rule, bool isNested)
     {
         if (IsRefused(rule)) yield return new(rule.Start, rule.End, Refusal(rule));
-        if (rule is AtRuleNode at && !HoldsRules.Contains(at.Name)) yield break;
+        if (rule is AtRuleNode at && !HoldsRules.Contains(at.Name))
+        {
+            foreach (var problem in rule.Items.OfType<DeclarationNode>().SelectMany(d => Outside(d.Value))) yield return problem;
+            yield break;
+        }
         var isFrames = rule is AtRuleNode { Name: var name } && name.Equals("keyframes", StringComparison.OrdinalIgnoreCase);
         if (rule is StyleRuleNode style && style.BlockStart - style.Start <= FlatRules.LongestSelector && !SelectorParser.TryParse(rule.Prelude, isNested, out _, out var error)) yield return error;
         foreach (var item in rule.Items)
@@ -85,8 +89,28 @@ public sealed class OverrideText
             }
             else if (item is DeclarationNode declaration)
             {
-                foreach (var problem in UnknownProperty(declaration)) yield return problem;
+                foreach (var problem in UnknownProperty(declaration).Concat(Outside(declaration.Value))) yield return problem;
             }
+        }
+    }
+
+    /// <summary>Addresses that lead away from the site, where they stand.</summary>
+    private static IEnumerable<SyntaxError> Outside(ImmutableArray<ComponentValue> values)
+    {
+        foreach (var value in values)
+        {
+            var (address, inner) = value switch
+            {
+                TokenValue { Token: { Kind: TokenKind.Url } url } => (url.Text, default),
+                FunctionValue function when function.Name.Equals("url", StringComparison.OrdinalIgnoreCase) || function.Name.EndsWith("image-set", StringComparison.OrdinalIgnoreCase) =>
+                    (function.Values.OfType<TokenValue>().FirstOrDefault(v => v.Token.Kind == TokenKind.String)?.Token.Text ?? "", function.Values),
+                FunctionValue function => ("", function.Values),
+                BlockValue block => ("", block.Values),
+                _ => ("", ImmutableArray<ComponentValue>.Empty),
+            };
+            if (address.StartsWith("//", StringComparison.Ordinal) || address.Contains("://", StringComparison.Ordinal))
+                yield return new(value.Start, value.End, "This leads away from the site: the stage fetches nothing from elsewhere, and every visitor of the released pages would ask that address. Put the file on the shelf instead.");
+            foreach (var problem in inner.IsDefaultOrEmpty ? [] : Outside(inner)) yield return problem;
         }
     }
 

@@ -88,6 +88,18 @@ public class OverrideTextTests
         static string OnOneLine(string text) => string.Join(' ', text.Split((char[])[' ', '\n'], StringSplitOptions.RemoveEmptyEntries)).Replace("; }", " }", StringComparison.Ordinal);
     }
 
+    [Theory]
+    [InlineData("a { background: url(https://example.org/x.png) no-repeat }", "url(https://example.org/x.png)")]
+    [InlineData("a { &:hover { background: image-set(url('//example.org/x.png') 1x) } }", "url('//example.org/x.png')")]
+    [InlineData("@font-face { src: url(\"http://example.org/x.woff2\") format('woff2') }", "url(\"http://example.org/x.woff2\")")]
+    [InlineData("a { background: url(#g), url(data:image/png;base64,AAAA), url(pictures/seeds.svg) }", null)]
+    public void An_address_outside_is_marked_where_it_stands(string css, string? marked)
+    {
+        var problems = OverrideText.Of(css).Problems;
+        Assert.Equal(marked is null ? [] : [marked], problems.Select(p => css[p.Start..p.End]));
+        Assert.All(problems, p => Assert.Contains("leads away", p.Message, StringComparison.Ordinal));
+    }
+
     [Fact]
     public void Imports_are_left_out_and_said()
     {
