@@ -168,10 +168,10 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         var reversal = History.Reverse(gesture, await GestureAsync(stored, gesture.Gesture, cancel), stored.Site);
         if (reversal.Overwrites.Count > 0 && !overwrite) return new EditResult.Conflict(head, [reversal.Edit.Label]);
         var reversed = reversal.Patch.Apply(stored.Site);
-        if (Rendered(reversed) is null) return new EditResult.Refused([new("/", $"“{gesture.Label}” cannot be {(again ? "made again" : "taken back")}: the site could not be shown any more.")]);
         // What has come to depend on it since is not left hanging.
         if (SiteCheck.Problems(reversed).Except(SiteCheck.Problems(stored.Site)).FirstOrDefault() is { } broken)
             return new EditResult.Refused([broken with { Message = $"“{gesture.Label}” cannot be {(again ? "made again" : "taken back")} any more. {broken.Message}" }]);
+        if (Rendered(reversed) is null) return new EditResult.Refused([new("/", $"“{gesture.Label}” cannot be {(again ? "made again" : "taken back")}: the site could not be shown any more.")]);
         return await AppendAsync(head, reversed, source, reversal.Edit, reversal.Patch, reversal.Edit.Gesture, cancel);
     }, cancel);
 

@@ -159,7 +159,7 @@ public class EditTests
         Edit[] edits =
         [
             new RenameSite("a"), new AddThing("color", "a", "b", null, null, "c"), new SetThing("color", "a", "b", "c"), new RenameThing("color", "a", "b"), new MoveThing("color", "a", 1), new RemoveThing("color", "a", "b"),
-            new SetCell("a", "b", State.Hover, 1, null, "c"), new SetOverrides("a"), new TakeBack("a", "b", false), new BringBack("a", "b"),
+            new SetCell("a", "b", State.Hover, 1, null, "c"), new SetOverrides("a"), new TakeBack("a", "b", false), new BringBack("a", "b"), new BackToGood(1),
             new SetContent("a", "b", "c"), new SetBlockLook("a", "b"), new SetBlockScheme("a", null),
             new AddMenuItem("a", "b", "c", "d"), new SetMenuItem("a", "b", "c", "d"), new MoveMenuItem("a", "b", 1), new RemoveMenuItem("a", "b"),
         ];
