@@ -144,7 +144,7 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         // Made on an older version: it stands if nobody else has touched the same values since.
         var others = History.Latest(head.Stored.Journal).TakeWhile(l => l.Version > source.Version).Where(l => l.Window != source.Window).Select(l => l.Version).ToList();
         var meanwhile = others.Count == 0 ? [] : (await store.EntriesAsync(slug, others, cancel)).Where(e => !e.Line.IsOfToday || e.Patch.Touches(patch)).ToList();
-        if (meanwhile.Count > 0 && edit is SetOverrides mine && await MergedAsync(head, source.Version, mine, cancel) is { } both)
+        if (meanwhile.Count > 0 && edit is SetOverrides mine && Merged(mine, meanwhile) is { } both)
         {
             // Different lines of one sheet: both stand.
             (edit, changed) = (both, both.Apply(head.Stored.Site).Site!);
@@ -169,9 +169,8 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         if (reversal.Overwrites.Count > 0 && !overwrite) return new EditResult.Conflict(head, [reversal.Edit.Label]);
         var reversed = reversal.Patch.Apply(stored.Site);
         // What has come to depend on it since is not left hanging.
-        if (SiteCheck.Problems(reversed).Except(SiteCheck.Problems(stored.Site)).FirstOrDefault() is { } broken)
+        if (SiteCheck.Problems(reversed).ToList() is { Count: > 0 } problems && problems.Except(SiteCheck.Problems(stored.Site)).FirstOrDefault() is { } broken)
             return new EditResult.Refused([broken with { Message = $"“{gesture.Label}” cannot be {(again ? "made again" : "taken back")} any more. {broken.Message}" }]);
-        if (Rendered(reversed) is null) return new EditResult.Refused([new("/", $"“{gesture.Label}” cannot be {(again ? "made again" : "taken back")}: the site could not be shown any more.")]);
         return await AppendAsync(head, reversed, source, reversal.Edit, reversal.Patch, reversal.Edit.Gesture, cancel);
     }, cancel);
 
@@ -263,7 +262,7 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
             var source = new EditSource(stored.Version, Window: "", OpenedAt: stored.Version, Gesture: $"taken-{stored.Version + 1}");
             try
             {
-                return (await AppendAsync(head, taken, source, edit, Patch.Between(stored.Site, taken), undoes: null, cancel)).Head;
+                if (await AppendAsync(head, taken, source, edit, Patch.Between(stored.Site, taken), undoes: null, cancel) is EditResult.Made made) return made.Head;
             }
             catch (VersionTakenException)
             {
@@ -302,15 +301,20 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         throw new InvalidDataException($"No state of {stored.Site.Slug} can be shown.");
     }
 
-    /// <summary>An override sheet that was made from an earlier one, with what others have written since; null where they wrote in the same lines.</summary>
-    private async Task<SetOverrides?> MergedAsync(Head head, long from, SetOverrides mine, CancellationToken cancel)
+    /// <summary>
+    /// An override sheet with what others have written since it was begun, edit by edit; null where they wrote in the same lines. Each is looked at by itself: what this
+    /// window stored between them is in the sheet already.
+    /// </summary>
+    private static SetOverrides? Merged(SetOverrides mine, IEnumerable<JournalEntry> others)
     {
-        var stored = head.Stored;
-        var since = History.Latest(stored.Journal).TakeWhile(l => l.Version > from).ToList();
-        if (since.Exists(l => !l.IsOfToday)) return null;
-        var entries = await store.EntriesAsync(stored.Site.Slug, [.. since.Select(l => l.Version)], cancel);
-        var before = entries.Reverse().Aggregate(stored.Site, (site, entry) => entry.Patch.Inverse().Apply(site));
-        return LineMerge.Merge(before.Overrides.Site, mine.Css, stored.Site.Overrides.Site) is { Length: <= SiteCheck.LongestSheet } merged ? new(merged) : null;
+        var css = mine.Css;
+        foreach (var (line, patch) in others)
+        {
+            if (!line.IsOfToday || patch.Changes.FirstOrDefault(c => c.Path == Overrides.Path) is not { Before: { } before, After: { } after }) return null;
+            if (LineMerge.Merge(before.GetString()!, css, after.GetString()!) is not { Length: <= SiteCheck.LongestSheet } merged) return null;
+            css = merged;
+        }
+        return new(css);
     }
 
     private Task<IReadOnlyList<JournalEntry>> GestureAsync(StoredSite stored, string gesture, CancellationToken cancel) =>
@@ -346,18 +350,18 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         return new EditResult.Gone();
     }
 
-    private async Task<EditResult.Made> AppendAsync(
+    private async Task<EditResult> AppendAsync(
         Head head, Site changed, EditSource source, Edit edit, Patch patch, string? undoes, CancellationToken cancel)
     {
         var stored = head.Stored;
         var line = new JournalLine(
             stored.Version + 1, clock.GetUtcNow(), edit.Describe(stored.Site), source.Gesture, source.Window, undoes, edit is TakeBack { Again: true });
         // Nothing is stored that cannot be shown.
-        var sheet = StyleSheetRenderer.Render(changed);
+        if (Rendered(changed) is not { } sheet) return new EditResult.Refused([new("/", "After that the site could not be shown any more: nothing was changed.")]);
         // The files of a family that is taken from the shelf are the site's from now on, whatever a later program brings.
         if (changed.Shelf != stored.Site.Shelf) await store.KeepAsync(changed.Shelf.Except(stored.Site.Shelf).Select(i => BundledFamilies.Asset(i.Hash)).OfType<Asset>(), cancel);
         await store.AppendAsync(changed, edit, new(line, patch), whole: stored.IsOld, cancel);
-        return new(head, new(new(changed, line.Version, stored.Journal.Add(line)), sheet));
+        return new EditResult.Made(head, new(new(changed, line.Version, stored.Journal.Add(line)), sheet));
     }
 
     private sealed class OpenSite(Head head)

@@ -26,6 +26,11 @@ public sealed class ServerTests : IAsyncLifetime
         await server.EditAsync(1, new { kind = "setOverrides", css = "A\nb\nc" }, window: "one").OkAsync();
         await server.EditAsync(1, new { kind = "setOverrides", css = "a\nb\nC" }, window: "two").OkAsync();
         Assert.Equal("A\nb\nC", await CssAsync());
+        // It goes on writing over what it began with, line after line, without having seen what the other wrote.
+        await server.EditAsync(1, new { kind = "setOverrides", css = "a\nb\nC\nd" }, window: "two").OkAsync();
+        await server.EditAsync(1, new { kind = "setOverrides", css = "a\nb\nC\nd more\ne" }, window: "two").OkAsync();
+        Assert.Equal("A\nb\nC\nd more\ne", await CssAsync());
+        await server.EditAsync(1, new { kind = "setOverrides", css = "a\nb\nC" }, window: "two").OkAsync();
         using var clash = await server.EditAsync(2, new { kind = "setOverrides", css = "A\nb\nX" }, window: "one");
         Assert.Equal(HttpStatusCode.Conflict, clash.StatusCode);
         Assert.Contains("in another window", await clash.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);

@@ -54,4 +54,8 @@ public sealed record ShelfItem(string Id, string Name, string File, string Media
 
 /// <summary>CSS the designer wrote.</summary>
 /// <param name="Site">The sheet for the whole site.</param>
-public sealed record Overrides(string Site) : INode;
+public sealed record Overrides(string Site) : INode
+{
+    /// <summary>Where the sheet stands in a site, as patches name it.</summary>
+    public const string Path = "/overrides/site";
+}

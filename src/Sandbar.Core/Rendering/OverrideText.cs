@@ -14,9 +14,6 @@ public sealed class OverrideText
 
     private static readonly ConditionalWeakTable<string, OverrideText> Known = [];
 
-    private static readonly HashSet<string> HoldsRules =
-        new(["media", "supports", "layer", "container", "scope", "starting-style", "keyframes"], StringComparer.OrdinalIgnoreCase);
-
     private readonly Lazy<StyleSheetNode> tree;
     private readonly Lazy<string> staged, released;
     private readonly Lazy<ImmutableArray<SyntaxError>> problems;
@@ -73,26 +70,28 @@ public sealed class OverrideText
     private static IEnumerable<SyntaxError> ProblemsIn(RuleNode rule, bool isNested)
     {
         if (IsRefused(rule)) yield return new(rule.Start, rule.End, Refusal(rule));
-        if (rule is AtRuleNode at && !HoldsRules.Contains(at.Name))
+        if (rule is AtRuleNode at && !AtRuleNode.HoldsRules(at.Name))
         {
             foreach (var problem in rule.Items.OfType<DeclarationNode>().SelectMany(d => Outside(d.Value))) yield return problem;
             yield break;
         }
-        var isFrames = rule is AtRuleNode { Name: var name } && name.Equals("keyframes", StringComparison.OrdinalIgnoreCase);
+        var isFrames = rule is AtRuleNode { Name: var name } && name.EndsWith("keyframes", StringComparison.OrdinalIgnoreCase);
         if (rule is StyleRuleNode style && style.BlockStart - style.Start <= FlatRules.LongestSelector && !SelectorParser.TryParse(rule.Prelude, isNested, out _, out var error)) yield return error;
         foreach (var item in rule.Items)
         {
             if (item is RuleNode inner)
             {
                 // Those of key frames are percentages.
-                foreach (var problem in isFrames ? inner.Items.OfType<DeclarationNode>().SelectMany(UnknownProperty) : ProblemsIn(inner, isNested || rule is StyleRuleNode)) yield return problem;
+                foreach (var problem in isFrames ? inner.Items.OfType<DeclarationNode>().SelectMany(ProblemsOf) : ProblemsIn(inner, isNested || rule is StyleRuleNode)) yield return problem;
             }
             else if (item is DeclarationNode declaration)
             {
-                foreach (var problem in UnknownProperty(declaration).Concat(Outside(declaration.Value))) yield return problem;
+                foreach (var problem in ProblemsOf(declaration)) yield return problem;
             }
         }
     }
+
+    private static IEnumerable<SyntaxError> ProblemsOf(DeclarationNode declaration) => UnknownProperty(declaration).Concat(Outside(declaration.Value));
 
     /// <summary>Addresses that lead away from the site, where they stand.</summary>
     private static IEnumerable<SyntaxError> Outside(ImmutableArray<ComponentValue> values)

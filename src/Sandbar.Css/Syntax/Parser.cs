@@ -9,9 +9,6 @@ public sealed class Parser
     // Deeper nesting than anyone writes is cut off, so that a hostile sheet cannot exhaust the stack.
     private const int MaxDepth = 200;
 
-    private static readonly HashSet<string> HoldsRules =
-        new(["media", "supports", "layer", "container", "scope", "starting-style", "keyframes", "-webkit-keyframes"], StringComparer.OrdinalIgnoreCase);
-
     private const string NeitherNor = "Neither a declaration (name: value;) nor a rule (selector { … }).";
 
     private readonly string source;
@@ -124,7 +121,7 @@ public sealed class Parser
                     return new(keyword.Text, TakeValues(mark), [], -1, keyword.Start, token.Start);
                 case TokenKind.OpenCurly:
                     var prelude = TakeValues(mark);
-                    var (contents, end) = Block(rulesOnly: !inStyle && HoldsRules.Contains(keyword.Text), inStyle);
+                    var (contents, end) = Block(rulesOnly: !inStyle && AtRuleNode.HoldsRules(keyword.Text), inStyle);
                     return new(keyword.Text, prelude, contents, token.Start, keyword.Start, end);
                 default:
                     if (token.Kind == TokenKind.CloseCurly) Error(token.Start, token.End, "A closing brace } without an opening one.");

@@ -29,7 +29,14 @@ public sealed record StyleRuleNode(ImmutableArray<ComponentValue> Prelude, Immut
 
 /// <param name="BlockStart">Where its block opens; −1 for a statement such as <c>@import</c>.</param>
 public sealed record AtRuleNode(string Name, ImmutableArray<ComponentValue> Prelude, ImmutableArray<BlockItem> Items, int BlockStart, int Start, int End)
-    : RuleNode(Prelude, Items, Start, End);
+    : RuleNode(Prelude, Items, Start, End)
+{
+    private static readonly HashSet<string> Groups =
+        new(["media", "supports", "layer", "container", "scope", "starting-style", "keyframes", "-webkit-keyframes"], StringComparer.OrdinalIgnoreCase);
+
+    /// <summary>Whether rules stand in an at-rule of that name, rather than descriptors of its own.</summary>
+    public static bool HoldsRules(string name) => Groups.Contains(name);
+}
 
 /// <summary>A parsed sheet. What could not be read is left out of <paramref name="Rules"/> and named in <paramref name="Errors"/>.</summary>
 /// <param name="Comments">The comments, marks included, in the order of the source.</param>

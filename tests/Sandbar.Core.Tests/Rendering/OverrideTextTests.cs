@@ -92,6 +92,7 @@ public class OverrideTextTests
     [InlineData("a { background: url(https://example.org/x.png) no-repeat }", "url(https://example.org/x.png)")]
     [InlineData("a { &:hover { background: image-set(url('//example.org/x.png') 1x) } }", "url('//example.org/x.png')")]
     [InlineData("@font-face { src: url(\"http://example.org/x.woff2\") format('woff2') }", "url(\"http://example.org/x.woff2\")")]
+    [InlineData("@keyframes x { to { background: url(//example.org/x.png) } }", "url(//example.org/x.png)")]
     [InlineData("a { background: url(#g), url(data:image/png;base64,AAAA), url(pictures/seeds.svg) }", null)]
     public void An_address_outside_is_marked_where_it_stands(string css, string? marked)
     {
