@@ -3,6 +3,7 @@ using System.IO.Pipelines;
 using System.Text;
 using System.Text.Encodings.Web;
 using System.Text.Json;
+using Sandbar.Css;
 
 namespace Sandbar.Cli;
 
@@ -54,7 +55,7 @@ internal static class JsonLines
     /// <exception cref="FormatException">There is no such text in the request.</exception>
     public static string Text(this JsonElement request, string name) => request.TryGetProperty(name, out var value) && value.ValueKind == JsonValueKind.String
         ? value.GetString()!
-        : throw new FormatException($"“{name}” is missing, or is not a text.");
+        : throw new FormatException($"{Quoted.Text(name)} is missing, or is not a text.");
 
     public static string Text(this JsonElement request, string name, string otherwise) => request.TryGetProperty(name, out _) ? request.Text(name) : otherwise;
 
@@ -64,7 +65,7 @@ internal static class JsonLines
         if (!request.TryGetProperty(name, out var value)) return otherwise;
         return value.ValueKind == JsonValueKind.Number && value.TryGetDouble(out var number) && double.IsFinite(number)
             ? number
-            : throw new FormatException($"“{name}” is not a number.");
+            : throw new FormatException($"{Quoted.Text(name)} is not a number.");
     }
 
     private static void Write(ReadOnlySequence<byte> line, Answer answer, ArrayBufferWriter<byte> answers)

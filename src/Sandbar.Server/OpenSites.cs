@@ -5,6 +5,7 @@ using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Rendering;
+using Sandbar.Css;
 using Sandbar.Store;
 
 namespace Sandbar.Server;
@@ -109,7 +110,7 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         {
             if (await store.NameOfAsync(slug, cancel) is not { } name) return (false, null);
             if ((await store.ListAsync(cancel)).Any(s => s.Slug != slug && s.Name.Equals(name, StringComparison.OrdinalIgnoreCase)))
-                return (true, new("/name", $"Another site is called “{name}” by now. Rename that one, then bring this one back."));
+                return (true, new("/name", $"Another site is called {Quoted.Text(name)} by now. Rename that one, then bring this one back."));
             return (await store.PutAwayAsync(slug, null, cancel), null);
         }
         finally
@@ -170,7 +171,7 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         var reversed = reversal.Patch.Apply(stored.Site);
         // What has come to depend on it since is not left hanging.
         if (SiteCheck.Problems(reversed).ToList() is { Count: > 0 } problems && problems.Except(SiteCheck.Problems(stored.Site)).FirstOrDefault() is { } broken)
-            return new EditResult.Refused([broken with { Message = $"“{gesture.Label}” cannot be {(again ? "made again" : "taken back")} any more. {broken.Message}" }]);
+            return new EditResult.Refused([broken with { Message = $"{Quoted.Text(gesture.Label)} cannot be {(again ? "made again" : "taken back")} any more. {broken.Message}" }]);
         return await AppendAsync(head, reversed, source, reversal.Edit, reversal.Patch, reversal.Edit.Gesture, cancel);
     }, cancel);
 

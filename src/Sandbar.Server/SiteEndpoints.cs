@@ -5,6 +5,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Rendering;
 using Sandbar.Core.Reviewing;
+using Sandbar.Css;
 using Sandbar.Css.Colors;
 
 namespace Sandbar.Server;
@@ -66,7 +67,7 @@ internal static class SiteEndpoints
 
     /// <summary>The answer where there is no such site.</summary>
     public static ProblemHttpResult Missing(string slug) =>
-        TypedResults.Problem($"There is no site at “{slug}”. It may have been renamed or deleted.", statusCode: StatusCodes.Status404NotFound, title: "No such site");
+        TypedResults.Problem($"There is no site at {Quoted.Text(slug)}. It may have been renamed or deleted.", statusCode: StatusCodes.Status404NotFound, title: "No such site");
 }
 
 /// <summary>A site with its sheet, as a window opens it.</summary>

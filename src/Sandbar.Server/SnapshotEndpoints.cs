@@ -2,6 +2,7 @@ using System.ComponentModel.DataAnnotations;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
+using Sandbar.Css;
 using Sandbar.Store;
 
 namespace Sandbar.Server;
@@ -46,7 +47,7 @@ internal static class SnapshotEndpoints
             var snapshot = new Snapshot(Guid.NewGuid().ToString("n"), request.Name.Trim(), head.Stored.Version, clock.GetUtcNow());
             return await store.NameAsync(head.Stored.Site, snapshot, cancel)
                 ? TypedResults.Ok(Of(snapshot))
-                : EditEndpoints.Refused([new("/name", $"“{snapshot.Name}” is taken. Choose another name.")]);
+                : EditEndpoints.Refused([new("/name", $"{Quoted.Text(snapshot.Name)} is taken. Choose another name.")]);
         }).WithName("nameState").ProducesProblem(StatusCodes.Status400BadRequest);
 
         api.MapPost("/sites/{slug}/snapshots/{id}/back", async Task<Results<Ok<EditAnswer>, ProblemHttpResult>> (

@@ -2,6 +2,7 @@ using System.CommandLine;
 using System.Security.Cryptography;
 using Sandbar.Core.Design;
 using Sandbar.Core.Interchange;
+using Sandbar.Css;
 using Sandbar.Server;
 using Sandbar.Store;
 
@@ -50,7 +51,7 @@ internal static class BuildVerb
         var store = new SiteStore(folder);
         await store.MigrateAsync(cancel);
         var stored = await store.OpenAsync(name, cancel)
-            ?? throw new FormatException($"The store has no site “{name}”. It has: {string.Join(", ", (await store.ListAsync(cancel)).Select(s => s.Slug))}.");
+            ?? throw new FormatException($"The store has no site {Quoted.Text(name)}. It has: {string.Join(", ", (await store.ListAsync(cancel)).Select(s => s.Slug))}.");
         return (stored.Site, async item => (await store.AssetAsync(item.Hash, cancel))?.Bytes);
     }
 

@@ -1,5 +1,6 @@
 using System.CommandLine;
 using System.Text.Json;
+using Sandbar.Css;
 using Sandbar.Css.Colors;
 
 namespace Sandbar.Cli.Verbs;
@@ -28,7 +29,7 @@ internal static class ColorVerbs
             writer.WriteNumber("alpha", color.Alpha);
             return;
         }
-        if (!ColorSpaceNames.TryParse(to, out var space)) throw new FormatException($"“{to}” is not a colour space. Try oklch, lab, hsl, display-p3 or hex.");
+        if (!ColorSpaceNames.TryParse(to, out var space)) throw new FormatException($"{Quoted.Text(to)} is not a colour space. Try oklch, lab, hsl, display-p3 or hex.");
         var converted = color.To(space);
         writer.WriteString("space", space.CssName());
         writer.WriteStartArray("components");
@@ -52,7 +53,7 @@ internal static class ColorVerbs
         {
             "ciede2000" => Difference.Ciede2000(a, b),
             "oklab" => Difference.Oklab(a, b),
-            var other => throw new FormatException($"“{other}” is not a method: use ciede2000 or oklab."),
+            var other => throw new FormatException($"{Quoted.Text(other)} is not a method: use ciede2000 or oklab."),
         });
     }
 
@@ -60,7 +61,7 @@ internal static class ColorVerbs
     {
         var color = ColorText.Parse(request.Text("color"));
         if (!Enum.TryParse<VisionKind>(request.Text("vision"), ignoreCase: true, out var kind) || !Enum.IsDefined(kind))
-            throw new FormatException($"“{request.Text("vision")}” is not known: use protanopia, deuteranopia or tritanopia.");
+            throw new FormatException($"{Quoted.Text(request.Text("vision"))} is not known: use protanopia, deuteranopia or tritanopia.");
         var severity = request.Number("severity", 1);
         if (severity is < 0 or > 1) throw new FormatException("“severity” runs from 0 to 1.");
         writer.WriteString("hex", ColorText.Hex(Vision.Simulate(color, kind, severity)));

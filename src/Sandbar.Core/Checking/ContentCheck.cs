@@ -1,5 +1,6 @@
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Checking;
 
@@ -23,7 +24,7 @@ public static class ContentCheck
         return slot.Kind switch
         {
             SlotKind.Link when site.Pages.Find(text) is null && !IsAddress(text) =>
-                $"“{text}” leads nowhere: choose a page, or type an address that begins with https://, mailto: or #.",
+                $"{Quoted.Text(text)} leads nowhere: choose a page, or type an address that begins with https://, mailto: or #.",
             SlotKind.Picture when site.Shelf.Find(text) is not { Width: > 0 } => "This picture is not on the shelf.",
             SlotKind.Menu when site.Menus.Find(text) is null => "This menu is no longer there.",
             SlotKind.Choice when !slot.Words.Any(w => w.Code == text) => $"{slot.Name} takes {string.Join(", ", slot.Words.Select(w => w.Label))}.",

@@ -1,6 +1,7 @@
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Palette;
 using Sandbar.Core.Values;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Checking;
 
@@ -29,8 +30,8 @@ internal static class FoundationCheck
             foreach (var problem in ThingCheck.Problems(site, kind, thing)) yield return problem with { Path = path + problem.Path };
         }
         foreach (var same in things.OfType<Named>().GroupBy(t => t.CssName, StringComparer.OrdinalIgnoreCase).Where(g => g.Count() > 1))
-            yield return new(kind.Path, $"Two have the CSS name “{same.Key}”.");
+            yield return new(kind.Path, $"Two have the CSS name {Quoted.Text(same.Key)}.");
         foreach (var stepped in things.OfType<Named>().Where(t => kind.HasSteps && StepText.EndsLikeStep(t.CssName)))
-            yield return new($"{kind.Path}/{stepped.Id}/cssName", $"“{stepped.CssName}” reads like a step of another {kind.Name}.");
+            yield return new($"{kind.Path}/{stepped.Id}/cssName", $"{Quoted.Text(stepped.CssName)} reads like a step of another {kind.Name}.");
     }
 }

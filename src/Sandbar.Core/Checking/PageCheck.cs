@@ -1,5 +1,6 @@
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Checking;
 
@@ -29,7 +30,7 @@ internal sealed class PageCheck(Site site)
             foreach (var item in menu.Items.Take(MostItems))
             {
                 if (Names.Check(item.Label, [], $"/menus/{menu.Id}/items/{item.Id}/label") is { } label) yield return label;
-                if (site.Pages.Find(item.Page) is null) yield return new($"/menus/{menu.Id}/items/{item.Id}/page", $"The page that “{item.Label}” leads to is not there.");
+                if (site.Pages.Find(item.Page) is null) yield return new($"/menus/{menu.Id}/items/{item.Id}/page", $"The page that {Quoted.Text(item.Label)} leads to is not there.");
             }
             if (menu.Items.Length > MostItems) yield return new($"/menus/{menu.Id}/items", $"A menu has at most {MostItems} items.");
             else foreach (var problem in Ids.Problems($"/menus/{menu.Id}/items", menu.Items)) yield return problem;
@@ -44,7 +45,7 @@ internal sealed class PageCheck(Site site)
         if (!Names.IsId(block.Id)) yield return new(here, "An id is letters, digits and hyphens.");
         else if (!ids.Add(block.Id)) yield return new(here, $"The id {block.Id} is there twice.");
         if (ids.Count > MostBlocks || depth > Deepest) yield return new(here, $"A site holds at most {MostBlocks} blocks, {Deepest} deep.");
-        else if (PartCatalogue.Find(block.Part) is not { } part) yield return new($"{here}/part", $"There is no part “{block.Part}”.");
+        else if (PartCatalogue.Find(block.Part) is not { } part) yield return new($"{here}/part", $"There is no part {Quoted.Text(block.Part)}.");
         else if (site.Looks.Find(block.Look) is not { } look || look.Part != block.Part) yield return new($"{here}/look", $"{block.Name} wears a look that is not there.");
         else
         {

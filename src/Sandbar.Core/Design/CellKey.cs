@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Globalization;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Design;
 
@@ -32,7 +33,7 @@ public readonly record struct CellKey(string Property, State State, Interval Wid
     private static readonly Dictionary<string, State> States = Enum.GetValues<State>().ToDictionary(s => s.ToString().ToLowerInvariant(), StringComparer.Ordinal);
 
     /// <exception cref="FormatException">Not the text form of a key.</exception>
-    public static CellKey Parse(string text) => TryParse(text, out var key) ? key : throw new FormatException($"“{text}” is not the key of a value.");
+    public static CellKey Parse(string text) => TryParse(text, out var key) ? key : throw new FormatException($"{Quoted.Text(text)} is not the key of a value.");
 
     /// <summary>Reads the text form of a key.</summary>
     public static bool TryParse(string text, out CellKey key)

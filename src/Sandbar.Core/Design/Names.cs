@@ -1,5 +1,6 @@
 using System.Text.RegularExpressions;
 using AnyAscii;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Design;
 
@@ -21,7 +22,7 @@ public static partial class Names
         if (string.IsNullOrWhiteSpace(name)) return new(path, "Give it a name.");
         if (name.Length > Longest) return new(path, $"A name has at most {Longest} characters.");
         if (name.Any(char.IsControl)) return new(path, "A name is a single line of text.");
-        return others.Any(o => o.Equals(name.Trim(), StringComparison.OrdinalIgnoreCase)) ? new(path, $"“{name.Trim()}” is taken. Choose another name.") : null;
+        return others.Any(o => o.Equals(name.Trim(), StringComparison.OrdinalIgnoreCase)) ? new(path, $"{Quoted.Text(name.Trim())} is taken. Choose another name.") : null;
     }
 
     /// <summary>Whether a text can be a CSS name or an address: lower-case letters, digits and hyphens.</summary>

@@ -4,6 +4,7 @@ using System.Collections.Immutable;
 using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Design;
 
@@ -195,7 +196,7 @@ internal static class SiteTree
 
     private static JsonElement? Json(object? value, Type type) => value is null ? null : JsonSerializer.SerializeToElement(value, type, SiteJson.Options);
 
-    private static InvalidDataException Nowhere(string name) => new($"The patch names “{name}”, which this site does not have.");
+    private static InvalidDataException Nowhere(string name) => new($"The patch names {Quoted.Text(name)}, which this site does not have.");
 
     private static class ImmutableCollectionsFrom
     {

@@ -1,5 +1,6 @@
 using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
+using Sandbar.Css;
 using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Editing;
@@ -40,7 +41,7 @@ public sealed record BringBack(string Snapshot, string Name) : Edit
 {
     public override Outcome Apply(Site site) => new Problem("/kind", "Go back to a snapshot from the list of snapshots.");
 
-    public override string Describe(Site site) => $"Back to “{Name}”";
+    public override string Describe(Site site) => $"Back to {Quoted.Text(Name)}";
 }
 
 /// <summary>Goes back to the last state that can be shown, where the latest cannot. The change itself is a patch between the two.</summary>

@@ -1,6 +1,7 @@
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Values;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Foundations;
 
@@ -21,10 +22,10 @@ public static class Naming
         foreach (var other in Neighbours(kind))
         {
             if (other is ListedKind listed && listed.Things(site).FirstOrDefault(t => (other != kind || t.Id != id) && Same(listed.NameOf(site, t), wanted)) is not null)
-                return new(path, other == kind ? $"“{wanted}” is taken. Choose another name." : $"“{wanted}” is the name of {Sentence.A(other.Name)}, and either may be meant. Choose another name.");
+                return new(path, other == kind ? $"{Quoted.Text(wanted)} is taken. Choose another name." : $"{Quoted.Text(wanted)} is the name of {Sentence.A(other.Name)}, and either may be meant. Choose another name.");
         }
-        if (Neighbours(kind).Any(k => k.HasSteps) && StepText.EndsLikeStep(wanted)) return new(path, $"“{wanted}” reads like a step of another {kind.Name}. Choose another name.");
-        if (IsReserved(site, kind, wanted)) return new(path, $"“{wanted}” means something of its own where {Sentence.A(kind.Name)} can be typed. Choose another name.");
+        if (Neighbours(kind).Any(k => k.HasSteps) && StepText.EndsLikeStep(wanted)) return new(path, $"{Quoted.Text(wanted)} reads like a step of another {kind.Name}. Choose another name.");
+        if (IsReserved(site, kind, wanted)) return new(path, $"{Quoted.Text(wanted)} means something of its own where {Sentence.A(kind.Name)} can be typed. Choose another name.");
         return null;
     }
 

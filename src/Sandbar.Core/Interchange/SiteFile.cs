@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Interchange;
 
@@ -28,7 +29,7 @@ public static class SiteFile
         {
             // A mark at the beginning that says how it is encoded is no part of it.
             var site = StoredDocument.Parse(text.TrimStart('\uFEFF')).Read();
-            if (SiteCheck.Problems(site).FirstOrDefault() is { } problem) throw new FormatException($"{problem.Path}: {problem.Message}");
+            if (SiteCheck.Problems(site).FirstOrDefault() is { } problem) throw new FormatException($"{Quoted.Line(problem.Path)}: {problem.Message}");
             return site;
         }
         catch (JsonException broken)

@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Sandbar.Core.Design;
 using Sandbar.Core.Interchange.Upgrades;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Interchange;
 
@@ -104,7 +105,7 @@ public sealed class StoredDocument
                 }
                 break;
             default:
-                throw new InvalidDataException($"The patch names “{name}”, which this document does not have.");
+                throw new InvalidDataException($"The patch names {Quoted.Text(name)}, which this document does not have.");
         }
     }
 

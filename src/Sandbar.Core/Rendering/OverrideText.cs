@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using System.Runtime.CompilerServices;
+using Sandbar.Css;
 using Sandbar.Css.Selectors;
 using Sandbar.Css.Syntax;
 
@@ -118,6 +119,6 @@ public sealed class OverrideText
         if (PropertyNames.IsKnown(declaration.Name)) yield break;
         var meant = PropertyNames.Nearest(declaration.Name) is { } nearest ? $" Did you mean {nearest}?" : "";
         var called = declaration.Name.Length > 40 ? declaration.Name[..39] + "…" : declaration.Name;
-        yield return new(declaration.Start, declaration.Start + declaration.Name.Length, $"“{called}” is not a property: browsers leave the line out.{meant}");
+        yield return new(declaration.Start, declaration.Start + declaration.Name.Length, $"{Quoted.Text(called)} is not a property: browsers leave the line out.{meant}");
     }
 }

@@ -3,6 +3,7 @@ using System.Globalization;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Rendering;
+using Sandbar.Css;
 using Sandbar.Css.Selectors;
 using Sandbar.Css.Syntax;
 
@@ -71,7 +72,7 @@ public static class SilencedSettings
         var cells = over.Select(o => Cell(site, o.Declaration.Origin, o.Rule)).Distinct().ToList();
         var (states, widths) = (over.Any(o => o.Rule.State != State.Rest), over.Any(o => o.Rule.Widths != Interval.All));
         var where = (states, widths) switch { (true, true) => "in every state and at every width", (true, false) => "in every state", _ => "at every width" };
-        return $"“{property}” holds {where} here. Silenced: {string.Join(", ", cells.Take(3))}{(cells.Count > 3 ? string.Create(CultureInfo.InvariantCulture, $" and {cells.Count - 3} more") : "")}.";
+        return $"{Quoted.Text(property)} holds {where} here. Silenced: {string.Join(", ", cells.Take(3))}{(cells.Count > 3 ? string.Create(CultureInfo.InvariantCulture, $" and {cells.Count - 3} more") : "")}.";
     }
 
     private static string Cell(Site site, Origin origin, Rule rule)

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Sandbar.Core.Design;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Values;
 
@@ -70,7 +71,7 @@ public record Setting
     /// <summary>Why a value is not taken, in a sentence; null where it is.</summary>
     public string? Refusal(Site site, Value value, Value? rest = null)
     {
-        if (value is WordValue word) return Kind.TakesWord(this, word.Word) ? null : $"{Name} does not take “{word.Word}”.";
+        if (value is WordValue word) return Kind.TakesWord(this, word.Word) ? null : $"{Name} does not take {Quoted.Text(word.Word)}.";
         if (value is RestValue && (rest is WordValue || value is RestValue { Step: 0 })) return rest is null ? RestForm.NoRest : ValueForms.Refusal(site, value, rest);
         return ValueForms.Refusal(site, value, rest) ?? Kind.Refusal(site, this, value, rest);
     }

@@ -1,4 +1,5 @@
 using Sandbar.Core.Design;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Values;
 
@@ -8,7 +9,7 @@ public sealed record Typed(Site Site, Setting Setting, string Text, Value? Rest)
 {
     public FormatException Unreadable(string text)
     {
-        var said = text.Trim().Length == 0 ? $"“{Text}” is not finished" : $"“{text.Trim()}” cannot be read";
+        var said = text.Trim().Length == 0 ? $"{Quoted.Text(Text)} is not finished" : $"{Quoted.Text(text.Trim())} cannot be read";
         var names = Setting.Names(Site).Take(8).Concat(Setting.Kind.Examples);
         return new($"{said} as {Setting.Name.ToLowerInvariant()}: try {Sentence.OneOf(names)}.");
     }

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
 using Sandbar.Core.Design;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Values;
 
@@ -18,7 +19,7 @@ internal sealed partial class ValueReader(Typed typed)
     {
         if (Named(text) is { } named) return named;
         var value = Sum();
-        if (!IsAtEnd()) throw new FormatException($"“{text[at..].Trim()}” was not expected here.");
+        if (!IsAtEnd()) throw new FormatException($"{Quoted.Text(text[at..].Trim())} was not expected here.");
         return value;
     }
 
@@ -103,7 +104,7 @@ internal sealed partial class ValueReader(Typed typed)
         var unit = match.Groups["unit"].Value.ToLowerInvariant();
         if (!decimal.TryParse(match.Groups["number"].Value.Replace('−', '-'), NumberStyles.Float, CultureInfo.InvariantCulture, out var number))
             throw new FormatException($"{match.Groups["number"].Value} is too large.");
-        if (CssType.OfUnit(unit) is null) throw new FormatException($"“{unit}” is not a unit here: use {Sentence.OneOf(CssType.LengthUnits)}.");
+        if (CssType.OfUnit(unit) is null) throw new FormatException($"{Quoted.Text(unit)} is not a unit here: use {Sentence.OneOf(CssType.LengthUnits)}.");
         return new(number, unit);
     }
 

@@ -15,7 +15,7 @@ public static class ColorText
 
     /// <summary>The sentence for a text that is no colour.</summary>
     public static string Unreadable(string text) =>
-        $"“{(text.Length > 40 ? text[..39] + "…" : text)}” is not a colour. Try #8a2846, a name such as teal, or rgb(), hsl(), oklch().";
+        $"{Quoted.Text(text)} is not a colour. Try #8a2846, a name such as teal, or rgb(), hsl(), oklch().";
 
     public static bool TryParse(string text, out Color color)
     {

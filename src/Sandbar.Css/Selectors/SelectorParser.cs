@@ -185,7 +185,7 @@ public static class SelectorParser
             at++;
             if (CurrentToken is { } next && next.IsDelim('|') && NextIsName(at + 1))
             {
-                if (token.Kind == TokenKind.Ident) throw Wrong($"There is no namespace “{token.Text}”: browsers leave the whole rule out.", from, next.End);
+                if (token.Kind == TokenKind.Ident) throw Wrong($"There is no namespace {Quoted.Text(token.Text)}: browsers leave the whole rule out.", from, next.End);
                 at++;
                 token = CurrentToken.Value;
                 at++;
@@ -232,7 +232,7 @@ public static class SelectorParser
                     at++;
                     var name = ident.Text.ToLowerInvariant();
                     if (isElement || OldPseudoElements.Contains(name)) return PseudoElement(name, [], colon.Start, ident.End);
-                    if (!PseudoClasses.Contains(name) && !name.StartsWith('-')) throw Wrong($"“:{ident.Text}” is no state that browsers know: they leave the whole rule out.", colon.Start, ident.End);
+                    if (!PseudoClasses.Contains(name) && !name.StartsWith('-')) throw Wrong($"{Quoted.Text(":" + ident.Text)} is no state that browsers know: they leave the whole rule out.", colon.Start, ident.End);
                     return new PseudoClassSelector(name, [], colon.Start, ident.End);
                 case FunctionValue function when function.Start == colon.End + (isElement ? 1 : 0):
                     at++;
@@ -259,19 +259,19 @@ public static class SelectorParser
         }
 
         private static SelectorException Unknown(FunctionValue function, string what, int from) =>
-            Wrong($"“{function.Name}()” is no {what} that browsers know with what stands between its brackets: they leave the whole rule out.", from, function.End);
+            Wrong($"{Quoted.Text(function.Name + "()")} is no {what} that browsers know with what stands between its brackets: they leave the whole rule out.", from, function.End);
 
         private static PseudoElementSelector PseudoElement(string name, ImmutableArray<ComplexSelector> arguments, int from, int end) =>
             PseudoElements.Contains(name) || name.StartsWith('-')
                 ? new(name, arguments, from, end)
-                : throw Wrong($"“::{name}” is no piece of an element that browsers know: they leave the whole rule out.", from, end);
+                : throw Wrong($"{Quoted.Text("::" + name)} is no piece of an element that browsers know: they leave the whole rule out.", from, end);
 
         /// <summary>A place in a row, and of children the selectors after <c>of</c>: <c>:nth-child(2n of .a)</c>.</summary>
         private static PseudoClassSelector Counting(string name, FunctionValue function, int from)
         {
             var of = name is "nth-child" or "nth-last-child" ? function.Values.ToList().FindIndex(v => v is TokenValue { Token: var token } && token.IsIdent("of")) : -1;
             var count = of < 0 ? function.Values.AsSpan() : function.Values.AsSpan()[..of];
-            if (!AnPlusB.TryParse(count, out var nth)) throw Wrong($"“:{function.Name}()” takes which of a row it is: 3, odd, even, or a pattern such as 2n+1.", from, function.End);
+            if (!AnPlusB.TryParse(count, out var nth)) throw Wrong($"{Quoted.Text($":{function.Name}()")} takes which of a row it is: 3, odd, even, or a pattern such as 2n+1.", from, function.End);
             return new(name, of < 0 ? [] : List(function.Values[(of + 1)..], isRelative: false), from, function.End) { Nth = nth };
         }
 

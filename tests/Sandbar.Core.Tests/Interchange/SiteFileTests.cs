@@ -44,6 +44,7 @@ public class SiteFileTests
     [InlineData("/type/families/0/stack", "\"x; } * { color: red\"", "/type/families/fraunces/stack")]
     [InlineData("/type/scale/ends/0/ratio/number", "0", "/type/scale/ends/narrow/ratio")]
     [InlineData("/type/styles/0/case/word", "\"none; color: red\"", "/type/styles/body/case")]
+    [InlineData("/type/styles/0/case/word", "\"pictures/a.svg\\n\"", "/type/styles/body/case: Case does not take “pictures/a.svg”.")]
     [InlineData("/type/styles/0/family/id", "\"gone\"", "/type/styles/body/family")]
     [InlineData("/edges/borders/0/style/word", "\"solid; }\"", "/edges/borders/hairline/style")]
     [InlineData("/looks/0/part", "\"marquee\"", "part")]
@@ -74,5 +75,6 @@ public class SiteFileTests
         else holder[names[^1]] = JsonNode.Parse(value);
         var refused = Assert.Throws<FormatException>(() => SiteFile.Read(site.ToJsonString()));
         Assert.Contains(place, refused.Message, StringComparison.Ordinal);
+        Assert.DoesNotContain('\n', refused.Message);
     }
 }

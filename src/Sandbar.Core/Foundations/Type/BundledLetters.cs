@@ -1,5 +1,6 @@
 using Sandbar.Core.Design;
 using Sandbar.Core.Values;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Foundations.Type;
 
@@ -10,7 +11,7 @@ public sealed class BundledLetters : ValueKind
 
     public override IReadOnlyList<CssType> Types { get; } = [CssType.Keyword];
 
-    public override Value Read(Typed typed) => new WordValue(BundledFamilies.ByName(typed.Text)?.Name ?? throw new FormatException($"There is no family “{typed.Text}” on the shelf."));
+    public override Value Read(Typed typed) => new WordValue(BundledFamilies.ByName(typed.Text)?.Name ?? throw new FormatException($"There is no family {Quoted.Text(typed.Text)} on the shelf."));
 
     /// <summary>A family may have come from another program's shelf.</summary>
     public override bool TakesWord(Setting setting, string code) => true;

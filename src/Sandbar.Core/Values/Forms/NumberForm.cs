@@ -1,5 +1,6 @@
 using System.Globalization;
 using Sandbar.Core.Design;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Values;
 
@@ -23,7 +24,7 @@ public sealed class NumberForm : ValueForm<NumberValue>
     protected override CssType? TypeOf(Site site, NumberValue value, Value? rest) => CssType.OfUnit(value.Unit);
 
     protected override string? Refusal(Site site, NumberValue value, Value? rest) =>
-        CssType.OfUnit(value.Unit) is null ? $"“{value.Unit}” is not a unit here: use {Sentence.OneOf(CssType.LengthUnits)}."
+        CssType.OfUnit(value.Unit) is null ? $"{Quoted.Text(value.Unit)} is not a unit here: use {Sentence.OneOf(CssType.LengthUnits)}."
         : Math.Abs(value.Number) > Largest ? $"{value.Number.ToString("0.####", CultureInfo.InvariantCulture)} is too large."
         : null;
 }

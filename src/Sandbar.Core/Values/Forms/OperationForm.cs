@@ -1,4 +1,5 @@
 using Sandbar.Core.Design;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Values;
 
@@ -36,12 +37,12 @@ public sealed class OperationForm : ValueForm<OperationValue>
 
     protected override string? Refusal(Site site, OperationValue value, Value? rest)
     {
-        if (value.Operator is not ("+" or "-" or "*" or "/")) return $"“{value.Operator}” is no arithmetic.";
+        if (value.Operator is not ("+" or "-" or "*" or "/")) return $"{Quoted.Text(value.Operator)} is no arithmetic.";
         if (Depth(value) > Deepest) return $"Arithmetic is nested at most {Deepest} deep.";
         if (value is { Operator: "/", Right: NumberValue { Number: 0 } }) return "Nothing can be divided by 0.";
         if (value.Operator == "/" && ValueForms.TypeOf(site, value.Right, rest) != CssType.Number) return "Divide by a plain number.";
         if (TypeOf(site, value, rest) is not null) return null;
-        var said = $"“{ValueForms.Write(site, value)}”";
+        var said = $"{Quoted.Text(ValueForms.Write(site, value))}";
         if (rest is WordValue word && value.DependsOnRest()) return $"At Rest this is {word.Word}: nothing can be reckoned with it.";
         return value.Operator == "*" ? $"{said}: multiply by a plain number." : $"{said} cannot be reckoned: only like can be added to like.";
     }

@@ -1,4 +1,5 @@
 using Sandbar.Core.Design;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Values;
 
@@ -7,10 +8,10 @@ public sealed class WordForm : ValueForm<WordValue>
 {
     protected override string Write(Site site, WordValue value) => value.Word;
 
-    protected override string Css(SiteReads reads, WordValue value, Value? rest) => throw new InvalidOperationException($"Only a setting knows what “{value.Word}” is.");
+    protected override string Css(SiteReads reads, WordValue value, Value? rest) => throw new InvalidOperationException($"Only a setting knows what {Quoted.Text(value.Word)} is.");
 
     protected override CssType? TypeOf(Site site, WordValue value, Value? rest) => CssType.Keyword;
 
     /// <summary>A setting looks at its own words before it comes to this: here it stands within something else.</summary>
-    protected override string? Refusal(Site site, WordValue value, Value? rest) => $"“{value.Word}” can only stand alone.";
+    protected override string? Refusal(Site site, WordValue value, Value? rest) => $"{Quoted.Text(value.Word)} can only stand alone.";
 }

@@ -1,4 +1,5 @@
 using Sandbar.Core.Design;
+using Sandbar.Css;
 using Sandbar.Css.Colors;
 
 namespace Sandbar.Core.Values;
@@ -21,7 +22,7 @@ public sealed class ColorValues(bool fills = false) : ValueKind
         }
         if (step == 0 && ColorText.TryParse(typed.Text, out _)) return new FixedColorValue(typed.Text);
         var roles = Kinds.Find("role")!.Names(typed.Site);
-        throw new FormatException($"No role or colour is called “{name}”, and it is not a CSS colour. Roles here: {Sentence.OneOf(roles)}.");
+        throw new FormatException($"No role or colour is called {Quoted.Text(name)}, and it is not a CSS colour. Roles here: {Sentence.OneOf(roles)}.");
     }
 
     /// <summary>Roles first: what refers to them follows the scheme.</summary>

@@ -1,4 +1,5 @@
 using Sandbar.Core.Design;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Values;
 
@@ -11,7 +12,7 @@ public sealed class ReferenceLists(string kind) : ValueKind
     public override IReadOnlyList<CssType> Types { get; } = [CssType.List];
 
     public override Value Read(Typed typed) => new ListValue(
-        [.. typed.Text.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(name => (Value)(Kind.Read(typed.Site, name) ?? throw new FormatException($"No {Kind.Name} is called “{name}”.")))]);
+        [.. typed.Text.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(name => (Value)(Kind.Read(typed.Site, name) ?? throw new FormatException($"No {Kind.Name} is called {Quoted.Text(name)}.")))]);
 
     public override string? Refusal(Site site, Setting setting, Value value, Value? rest) =>
         value is ListValue list && list.Values.All(v => v is ReferenceValue { Step: 0 } r && r.To == kind) ? null : $"{setting.Name} takes names of {Kind.Plural}, with commas between them.";

@@ -1,4 +1,5 @@
 using Sandbar.Core.Design;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Values;
 
@@ -13,6 +14,6 @@ public sealed class ReferenceValues(CssType type) : ValueKind
     {
         if (Named(typed.Site, typed.Text) is { } reference) return reference;
         var called = References.Select(k => k.Name).FirstOrDefault() ?? type.Name;
-        throw new FormatException($"No {called} is called “{typed.Text}”. There are {Sentence.OneOf(typed.Setting.Names(typed.Site))}.");
+        throw new FormatException($"No {called} is called {Quoted.Text(typed.Text)}. There are {Sentence.OneOf(typed.Setting.Names(typed.Site))}.");
     }
 }

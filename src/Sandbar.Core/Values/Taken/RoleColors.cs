@@ -1,4 +1,5 @@
 using Sandbar.Core.Design;
+using Sandbar.Css;
 
 namespace Sandbar.Core.Values;
 
@@ -14,9 +15,9 @@ public sealed class RoleColors : ValueKind
         if (typed.Text.StartsWith(ReadableForm.Begin, StringComparison.OrdinalIgnoreCase))
         {
             var on = typed.Text[ReadableForm.Begin.Length..].Trim();
-            return new ReadableValue(Kinds.Find("role")!.Read(typed.Site, on) ?? throw new FormatException($"No role is called “{on}”."));
+            return new ReadableValue(Kinds.Find("role")!.Read(typed.Site, on) ?? throw new FormatException($"No role is called {Quoted.Text(on)}."));
         }
-        return Named(typed.Site, typed.Text) ?? throw new FormatException($"No colour is called “{typed.Text}”. There are {Sentence.OneOf(Names(typed.Site))}.");
+        return Named(typed.Site, typed.Text) ?? throw new FormatException($"No colour is called {Quoted.Text(typed.Text)}. There are {Sentence.OneOf(Names(typed.Site))}.");
     }
 
     public override string? Refusal(Site site, Setting setting, Value value, Value? rest) => value switch
