@@ -14,6 +14,7 @@ import { RouterProvider } from 'react-router/dom';
 import { HomePage } from './app/home/HomePage';
 import { SitePage } from './app/SitePage';
 import { theme } from './app/theme';
+import { claimWindow } from './site/window';
 
 const router = createBrowserRouter([
   { path: '/', element: <HomePage /> },
@@ -23,14 +24,16 @@ const router = createBrowserRouter([
 
 const queries = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false, retry: 1 } } });
 
-createRoot(document.getElementById('root') as HTMLElement).render(
-  <StrictMode>
-    <ConfigProvider theme={theme} wave={{ disabled: true }} componentSize="medium">
-      <AntApp component={false}>
-        <QueryClientProvider client={queries}>
-          <RouterProvider router={router} />
-        </QueryClientProvider>
-      </AntApp>
-    </ConfigProvider>
-  </StrictMode>,
+void claimWindow().then(() =>
+  createRoot(document.getElementById('root') as HTMLElement).render(
+    <StrictMode>
+      <ConfigProvider theme={theme} wave={{ disabled: true }} componentSize="medium">
+        <AntApp component={false}>
+          <QueryClientProvider client={queries}>
+            <RouterProvider router={router} />
+          </QueryClientProvider>
+        </AntApp>
+      </ConfigProvider>
+    </StrictMode>,
+  ),
 );

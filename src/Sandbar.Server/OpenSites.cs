@@ -143,9 +143,11 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         var patch = Patch.Between(head.Stored.Site, changed);
         if (patch.Changes.Length == 0) return new EditResult.Made(head, head);
         // Made on an older version: it stands if nobody else has touched the same values since.
-        var others = History.Latest(head.Stored.Journal).TakeWhile(l => l.Version > source.Version).Where(l => l.Window != source.Window).Select(l => l.Version).ToList();
-        var meanwhile = others.Count == 0 ? [] : (await store.EntriesAsync(slug, others, cancel)).Where(e => !e.Line.IsOfToday || e.Patch.Touches(patch)).ToList();
-        if (meanwhile.Count > 0 && edit is SetOverrides mine && Merged(mine, meanwhile) is { } both)
+        var lines = History.Latest(head.Stored.Journal).TakeWhile(l => l.Version > source.Version).ToList();
+        if (lines.Count == head.Stored.Journal.Count && source.Version < head.Stored.Version - lines.Count) return new EditResult.Conflict(head, []);
+        var since = lines.Exists(l => l.Window != source.Window) ? await store.EntriesAsync(slug, source.Version, head.Stored.Version, cancel) : [];
+        var meanwhile = since.Where(e => e.Line.Window != source.Window && (!e.Line.IsOfToday || e.Patch.Touches(patch))).ToList();
+        if (meanwhile.Count > 0 && edit is SetOverrides mine && mine.Merged(source.Window, since, head.Stored.Site) is { } both)
         {
             // Different lines of one sheet: both stand.
             (edit, changed) = (both, both.Apply(head.Stored.Site).Site!);
@@ -166,7 +168,8 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         var (stored, window, openedAt) = (head.Stored, source.Window, source.OpenedAt);
         var (undo, redo) = History.Reversible(stored.Journal, window, openedAt);
         if ((again ? redo : undo) is not { } gesture) return new EditResult.NothingToDo();
-        var reversal = History.Reverse(gesture, await GestureAsync(stored, gesture.Gesture, cancel), stored.Site);
+        var first = stored.Journal.First(l => l.Gesture == gesture.Gesture && l.IsOfToday).Version;
+        var reversal = History.Reverse(gesture, await store.EntriesAsync(slug, first - 1, stored.Version, cancel), stored.Site);
         if (reversal.Overwrites.Count > 0 && !overwrite) return new EditResult.Conflict(head, [reversal.Edit.Label]);
         var reversed = reversal.Patch.Apply(stored.Site);
         // What has come to depend on it since is not left hanging.
@@ -202,8 +205,8 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         var stored = head.Stored;
         if (stored.Journal is not [.., { IsOfToday: true }]) return stored.Site;
         var gesture = stored.Journal[^1].Gesture;
-        var last = History.Latest(stored.Journal).TakeWhile(l => l.Gesture == gesture).Select(l => l.Version).ToList();
-        return (await store.EntriesAsync(stored.Site.Slug, last, cancel)).Reverse().Aggregate(stored.Site, (site, entry) => entry.Patch.Inverse().Apply(site));
+        var first = History.Latest(stored.Journal).TakeWhile(l => l.Gesture == gesture).Last().Version;
+        return (await store.EntriesAsync(stored.Site.Slug, first - 1, stored.Version, cancel)).Reverse().Aggregate(stored.Site, (site, entry) => entry.Patch.Inverse().Apply(site));
     }
 
     public void Dispose()
@@ -291,9 +294,9 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
     private async Task<(Edit? Edit, Site Site)> BackToGoodAsync(StoredSite stored, CancellationToken cancel)
     {
         var site = stored.Site;
-        foreach (var versions in History.Latest(stored.Journal).TakeWhile(l => l.IsOfToday).Select(l => l.Version).Chunk(50))
+        for (var last = stored.Version; stored.Journal.Find(l => l.Version == last) is { IsOfToday: true }; last -= 50)
         {
-            foreach (var entry in (await store.EntriesAsync(stored.Site.Slug, versions, cancel)).Reverse())
+            foreach (var entry in (await store.EntriesAsync(site.Slug, last - 50, last, cancel)).Reverse().TakeWhile(e => e.Line.IsOfToday))
             {
                 site = entry.Patch.Inverse().Apply(site);
                 if (Rendered(site) is not null) return (new BackToGood(entry.Line.Version - 1), site with { TakenLooks = stored.Site.TakenLooks });
@@ -301,25 +304,6 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         }
         throw new InvalidDataException($"No state of {stored.Site.Slug} can be shown.");
     }
-
-    /// <summary>
-    /// An override sheet with what others have written since it was begun, edit by edit; null where they wrote in the same lines. Each is looked at by itself: what this
-    /// window stored between them is in the sheet already.
-    /// </summary>
-    private static SetOverrides? Merged(SetOverrides mine, IEnumerable<JournalEntry> others)
-    {
-        var css = mine.Css;
-        foreach (var (line, patch) in others)
-        {
-            if (!line.IsOfToday || patch.Changes.FirstOrDefault(c => c.Path == Overrides.Path) is not { Before: { } before, After: { } after }) return null;
-            if (LineMerge.Merge(before.GetString()!, css, after.GetString()!) is not { Length: <= SiteCheck.LongestSheet } merged) return null;
-            css = merged;
-        }
-        return new(css);
-    }
-
-    private Task<IReadOnlyList<JournalEntry>> GestureAsync(StoredSite stored, string gesture, CancellationToken cancel) =>
-        store.EntriesAsync(stored.Site.Slug, [.. stored.Journal.Where(l => l.Gesture == gesture && l.IsOfToday).Select(l => l.Version)], cancel);
 
     private async Task<EditResult> ChangeAsync(string slug, Func<Head, Task<EditResult>> change, CancellationToken cancel)
     {
@@ -356,13 +340,13 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
     {
         var stored = head.Stored;
         var line = new JournalLine(
-            stored.Version + 1, clock.GetUtcNow(), edit.Describe(stored.Site), source.Gesture, source.Window, undoes, edit is TakeBack { Again: true });
+            stored.Version + 1, clock.GetUtcNow(), edit.Describe(stored.Site), History.GestureOf(stored.Journal, source.Window, source.Gesture), source.Window, undoes, edit is TakeBack { Again: true });
         // Nothing is stored that cannot be shown.
         if (Rendered(changed) is not { } sheet) return new EditResult.Refused([new("/", "After that the site could not be shown any more: nothing was changed.")]);
         // The files of a family that is taken from the shelf are the site's from now on, whatever a later program brings.
         if (changed.Shelf != stored.Site.Shelf) await store.KeepAsync(changed.Shelf.Except(stored.Site.Shelf).Select(i => BundledFamilies.Asset(i.Hash)).OfType<Asset>(), cancel);
         await store.AppendAsync(changed, edit, new(line, patch), whole: stored.IsOld, cancel);
-        return new EditResult.Made(head, new(new(changed, line.Version, stored.Journal.Add(line)), sheet));
+        return new EditResult.Made(head, new(stored.After(changed, line), sheet));
     }
 
     private sealed class OpenSite(Head head)

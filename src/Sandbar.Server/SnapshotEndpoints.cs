@@ -18,8 +18,8 @@ public sealed record SnapshotView(string Id, string Name, long Version, DateTime
 public sealed record HistoryItemView(long Version, DateTimeOffset At, string Label, bool IsUndone);
 
 /// <param name="Items">The latest gestures, latest first.</param>
-/// <param name="Total">How many there are.</param>
-public sealed record PastView(IReadOnlyList<SnapshotView> Snapshots, IReadOnlyList<HistoryItemView> Items, int Total);
+/// <param name="IsAll">Whether there are no more.</param>
+public sealed record PastView(IReadOnlyList<SnapshotView> Snapshots, IReadOnlyList<HistoryItemView> Items, bool IsAll);
 
 /// <summary>Named states, and the history that is read.</summary>
 internal static class SnapshotEndpoints
@@ -36,7 +36,7 @@ internal static class SnapshotEndpoints
             return TypedResults.Ok(new PastView(
                 [.. (await store.SnapshotsAsync(slug, cancel)).Select(Of)],
                 [.. items.Take(MostItems).Select(i => new HistoryItemView(i.Version, i.At, i.Label, i.IsUndone))],
-                items.Count));
+                items.Count <= MostItems && head.Stored.Journal.Count == head.Stored.Version));
         }).WithName("getPast");
 
         api.MapPost("/sites/{slug}/snapshots", async Task<Results<Ok<SnapshotView>, ProblemHttpResult>> (

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
@@ -11,9 +12,16 @@ namespace Sandbar.Store;
 
 /// <summary>A site as the store holds it.</summary>
 /// <param name="Version">How many edits lie behind it.</param>
-/// <param name="Journal">All of them, oldest first, without their patches.</param>
+/// <param name="Journal">The latest of them, oldest first, without their patches: as far back as undo reaches.</param>
 /// <param name="IsOld">Whether what is stored is not all that a site of today says: an edit of it is kept with the whole site, since its patch may lead through what is not there.</param>
-public sealed record StoredSite(Site Site, long Version, ImmutableList<JournalLine> Journal, bool IsOld = false);
+public sealed record StoredSite(Site Site, long Version, ImmutableList<JournalLine> Journal, bool IsOld = false)
+{
+    /// <summary>Edits that are held at most; what lies further back stays in the store.</summary>
+    public const int MostLines = 2000;
+
+    /// <summary>The site after one more edit.</summary>
+    public StoredSite After(Site site, JournalLine line) => new(site, line.Version, (Journal.Count < MostLines ? Journal : Journal.RemoveAt(0)).Add(line));
+}
 
 /// <summary>A named state of a whole site.</summary>
 public sealed record Snapshot(string Id, string Name, long Version, DateTimeOffset At);
@@ -26,6 +34,9 @@ public sealed class SiteStore
 {
     /// <summary>Edits between two checkpoints.</summary>
     public const int CheckpointEvery = 200;
+
+    /// <summary>Characters of an edit that are kept beside its patch.</summary>
+    private const int LongestEdit = 4000;
 
     private const int PrimaryKeyViolated = 1555, UniqueViolated = 2067;
 
@@ -104,15 +115,17 @@ public sealed class SiteStore
         var journal = await lines;
         if (found is not { } stored) return null;
         // Another program may have written between the two.
-        if (journal.Count < stored.Version) journal = await LinesAsync(slug, cancel);
-        return new(stored.Site, stored.Version, [.. journal.Take((int)stored.Version)], stored.IsOld);
+        if (stored.Version > 0 && (journal is not [.., var last] || last.Version < stored.Version)) journal = await LinesAsync(slug, cancel);
+        return new(stored.Site, stored.Version, [.. journal.Where(l => l.Version <= stored.Version)], stored.IsOld);
     }
 
     /// <summary>Edits with their patches, oldest first.</summary>
-    public async Task<IReadOnlyList<JournalEntry>> EntriesAsync(string slug, IReadOnlyCollection<long> versions, CancellationToken cancel = default)
+    /// <param name="after">The version they begin after.</param>
+    /// <param name="upTo">The last version.</param>
+    public async Task<IReadOnlyList<JournalEntry>> EntriesAsync(string slug, long after, long upTo, CancellationToken cancel = default)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
-        var rows = await db.Journal.AsNoTracking().Where(j => j.Slug == slug && versions.Contains(j.Version)).OrderBy(j => j.Version).ToListAsync(cancel);
+        var rows = await db.Journal.AsNoTracking().Where(j => j.Slug == slug && j.Version > after && j.Version <= upTo).OrderBy(j => j.Version).ToListAsync(cancel);
         return [.. rows.Select(Entry)];
     }
 
@@ -193,12 +206,14 @@ public sealed class SiteStore
         return (site, checkpoint.Version + since.Count, !document.Says(site));
     }
 
-    /// <summary>What undo and history tell of every edit, without their patches.</summary>
+    /// <summary>What undo and history tell of the latest edits, without their patches.</summary>
     private async Task<List<JournalLine>> LinesAsync(string slug, CancellationToken cancel)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
-        return await db.Journal.AsNoTracking().Where(j => j.Slug == slug).OrderBy(j => j.Version)
+        var latest = await db.Journal.AsNoTracking().Where(j => j.Slug == slug).OrderByDescending(j => j.Version).Take(StoredSite.MostLines)
             .Select(j => new JournalLine(j.Version, j.At, j.Label, j.Gesture, j.Window, j.Undoes, j.Again, j.Format)).ToListAsync(cancel);
+        latest.Reverse();
+        return latest;
     }
 
     private static async Task<bool> IsUpToDateAsync(SandbarDb db, CancellationToken cancel)
@@ -224,12 +239,19 @@ public sealed class SiteStore
     private static CheckpointRow Checkpoint(Site site, long version) =>
         new() { Slug = site.Slug, Version = version, Document = JsonSerializer.Serialize(site, SiteJson.Options) };
 
+    /// <summary>An edit as people may look at it; of one that is long, its kind: what it wrote is in the patch.</summary>
+    private static string Told(Edit edit)
+    {
+        var json = JsonSerializer.Serialize(edit, SiteJson.Options);
+        return json.Length <= LongestEdit ? json : new JsonObject { ["kind"] = JsonNode.Parse(json)!["kind"]!.DeepClone() }.ToJsonString();
+    }
+
     private static JournalRow Row(string slug, Edit edit, JournalEntry entry) => new()
     {
         Slug = slug,
         Version = entry.Line.Version,
         At = entry.Line.At,
-        Edit = JsonSerializer.Serialize(edit, SiteJson.Options),
+        Edit = Told(edit),
         Label = entry.Line.Label,
         Patch = JsonSerializer.Serialize(entry.Patch, SiteJson.Options),
         Gesture = entry.Line.Gesture,

@@ -60,6 +60,26 @@ public sealed class TwoWindowsTests : IAsyncLifetime
         static object Css(string css) => new { kind = "setOverrides", css };
     }
 
+    /// <summary>A window that is duplicated brings everything of the first with it: it is a second one, and one that is loaded again is itself.</summary>
+    [Fact]
+    public async Task A_duplicated_window_is_a_second_one()
+    {
+        Browser.Open(workplace.At("/sites/pellwyn/palette"));
+        var first = Name();
+        Browser.Open(workplace.At("/sites/pellwyn/palette"));
+        Assert.Equal(first, Name());
+        Browser.Run<object?>("window.open(location.href)");
+        Browser.Driver.SwitchTo().Window(Browser.Driver.WindowHandles[^1]);
+        Browser.Resize(1280, 800);
+        Browser.Settle();
+        Assert.NotEqual(first, Name());
+        await workplace.Server.EditAsync(0, LocalServer.SetColor("#336699"), window: first).OkAsync();
+        Browser.Until(() => Button() == "rgb(51, 102, 153)", "the first window's colour");
+        Assert.Equal("true", Browser.Named("button", "Undo").GetAttribute("disabled"));
+
+        string Name() => Browser.Run<string>("return sessionStorage.getItem('sandbar-window')");
+    }
+
     [Fact]
     public async Task A_lost_connection_is_said_and_taken_up_again()
     {

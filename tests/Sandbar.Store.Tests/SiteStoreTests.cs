@@ -59,8 +59,8 @@ public sealed class SiteStoreTests : IAsyncLifetime
         var stored = await new SiteStore(folder).OpenAsync("pellwyn", Cancel);
         Assert.Equal((count, count, false), (stored!.Version, stored.Journal.Count, stored.IsOld));
         Assert.Equal($"#{count:x6}", stored.Site.Palette.Colors.Get("beet").Css());
-        var entries = await store.EntriesAsync("pellwyn", [3, 1], Cancel);
-        Assert.Equal(["beet → #000001", "beet → #000003"], entries.Select(e => e.Line.Label));
+        var entries = await store.EntriesAsync("pellwyn", 1, 3, Cancel);
+        Assert.Equal(["beet → #000002", "beet → #000003"], entries.Select(e => e.Line.Label));
         Assert.Equal("/palette/colors/beet/color", Assert.Single(entries[0].Patch.Changes).Path);
     }
 
@@ -127,6 +127,52 @@ public sealed class SiteStoreTests : IAsyncLifetime
         var kept = (await store.SnapshotAsync("pellwyn", "s1", Cancel))!.Value;
         Assert.Empty(Patch.Between(site, kept.Site).Changes);
         Assert.Null(await store.SnapshotAsync("pellwyn", "s2", Cancel));
+    }
+
+    /// <summary>A keystroke in a long sheet is kept as the keystroke, not as the sheet.</summary>
+    [Fact]
+    public async Task Keystrokes_in_a_long_sheet_cost_what_they_say()
+    {
+        const int keys = 200;
+        var sheet = string.Concat(Enumerable.Range(0, 17_000).Select(n => $".rule-{n} {{ top: {n}px }}\n"))[..459_000];
+        var site = (await store.OpenAsync("pellwyn", Cancel))!.Site;
+        for (var version = 1; version <= keys; version++)
+        {
+            var edit = new SetOverrides(sheet.Insert(200_000, new string('x', version)));
+            var (after, entry) = Make(site, version, edit);
+            await store.AppendAsync(after, edit, entry, cancel: Cancel);
+            site = after;
+        }
+        var bytes = Directory.GetFiles(folder).Sum(f => new FileInfo(f).Length);
+        Assert.InRange(bytes, 1, 10_000_000);
+        Assert.Empty(Patch.Between(site, (await store.OpenAsync("pellwyn", Cancel))!.Site).Changes);
+        // Without the checkpoint that comes after so many: from patches alone.
+        var entries = await store.EntriesAsync("pellwyn", 100, keys, Cancel);
+        Assert.Equal(sheet.Insert(200_000, new string('x', 100)), entries.Reverse().Aggregate(site, (s, e) => e.Patch.Inverse().Apply(s)).Overrides.Site);
+    }
+
+    /// <summary>However many edits lie behind a site, as many of them are held as undo reaches back.</summary>
+    [Fact]
+    public async Task The_latest_edits_are_held()
+    {
+        var site = (await store.OpenAsync("pellwyn", Cancel))!.Site;
+        await using (var connection = new SqliteConnection($"Data Source={Path.Combine(folder, "sandbar.db")}"))
+        {
+            await connection.OpenAsync(Cancel);
+            await using var command = connection.CreateCommand();
+            command.CommandText = $"""
+                WITH RECURSIVE n(v) AS (SELECT 1 UNION ALL SELECT v + 1 FROM n WHERE v < 5000)
+                INSERT INTO Journal (Slug, Version, At, Edit, Label, Patch, Gesture, Window, Again, Format)
+                SELECT 'pellwyn', v, '1970-01-01 00:00:00+00:00', '', 'edit ' || v, '', 'g' || v, 'w', 0, {Site.CurrentFormat} FROM n
+                """;
+            await command.ExecuteNonQueryAsync(Cancel);
+            command.CommandText = "UPDATE Checkpoints SET Version = 5000";
+            await command.ExecuteNonQueryAsync(Cancel);
+        }
+        var stored = (await store.OpenAsync("pellwyn", Cancel))!;
+        Assert.Equal((5000L, StoredSite.MostLines, "edit 5000"), (stored.Version, stored.Journal.Count, stored.Journal[^1].Label));
+        var later = stored.After(site, stored.Journal[^1] with { Version = 5001, Label = "another" });
+        Assert.Equal((5001L, StoredSite.MostLines, "another", "edit 3002"), (later.Version, later.Journal.Count, later.Journal[^1].Label, later.Journal[0].Label));
     }
 
     private static (Site After, JournalEntry Entry) Make(Site site, long version, Edit edit)

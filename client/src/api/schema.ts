@@ -783,8 +783,7 @@ export interface components {
         PastView: {
             snapshots: components["schemas"]["SnapshotView"][];
             items: components["schemas"]["HistoryItemView"][];
-            /** Format: int32 */
-            total: number;
+            isAll: boolean;
         };
         PictureView: {
             id: string;

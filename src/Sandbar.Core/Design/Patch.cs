@@ -7,7 +7,12 @@ namespace Sandbar.Core.Design;
 /// <param name="Path">Names, ids and keys from the site down, each after a slash; <c>#</c> stands for the order of a list.</param>
 /// <param name="Before">The value before; null where there was none.</param>
 /// <param name="After">The value after; null where there is none.</param>
-public sealed record Change(string Path, JsonElement? Before = null, JsonElement? After = null);
+/// <param name="At">Where only a piece of a long text changed: the character it stands at. Before and after are the piece then.</param>
+public sealed record Change(string Path, JsonElement? Before = null, JsonElement? After = null, int? At = null)
+{
+    /// <summary>The change that takes this one back.</summary>
+    public Change Inverse() => this with { Before = After, After = Before };
+}
 
 /// <summary>What an edit did to a site, by paths: enough to do it again or take it back under any later code.</summary>
 /// <param name="Format">Of the documents its paths lead through.</param>
@@ -22,21 +27,15 @@ public sealed record Patch(int Format, ImmutableArray<Change> Changes)
     }
 
     /// <summary>The patch that takes this one back. What comes back into a list is there before the list is put in its old order.</summary>
-    public Patch Inverse() => this with { Changes = [.. Changes.Reverse().Select(c => new Change(c.Path, c.After, c.Before)).OrderBy(c => c.Path.EndsWith("/#", StringComparison.Ordinal))] };
+    public Patch Inverse() => this with { Changes = [.. Changes.Reverse().Select(c => c.Inverse()).OrderBy(c => c.Path.EndsWith("/#", StringComparison.Ordinal))] };
 
     /// <summary>The site with the changes made; branches they do not reach stay the same objects. A change within something that is gone is passed over.</summary>
-    /// <exception cref="InvalidDataException">A path leads nowhere: the patch belongs to another site.</exception>
-    public Site Apply(Site site) => Changes.Aggregate(site, (s, change) => (Site)SiteTree.Set(s, typeof(Site), Segments(change.Path), change.After)!);
-
-    /// <summary>The paths whose present value is not what this patch left there: somebody else has changed them since.</summary>
-    public IEnumerable<string> ChangedSince(Site site) =>
-        Changes.Where(c => !SiteTree.Same(SiteTree.Get(site, typeof(Site), Segments(c.Path)), c.After)).Select(c => c.Path);
+    /// <exception cref="InvalidDataException">A path leads nowhere, or a text is another than the one that was changed: the patch belongs to another site.</exception>
+    public Site Apply(Site site) => Changes.Aggregate(site, SiteTree.Apply);
 
     /// <summary>Whether the two touch the same values, or one touches what holds the other's.</summary>
     public bool Touches(Patch other) => Changes.Any(a => other.Changes.Any(b => Within(a.Path, b.Path) || Within(b.Path, a.Path)));
 
     private static bool Within(string path, string outer) =>
         path.StartsWith(outer, StringComparison.Ordinal) && (path.Length == outer.Length || path[outer.Length] == '/');
-
-    private static string[] Segments(string path) => path.Split('/')[1..];
 }

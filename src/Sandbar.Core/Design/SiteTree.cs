@@ -41,11 +41,20 @@ internal static class SiteTree
                 return;
             }
         }
+        if (before is string earlier && after is string later)
+        {
+            if (earlier == later) return;
+            if (TextPiece.Between(path, earlier, later) is { } piece)
+            {
+                changes.Add(piece);
+                return;
+            }
+        }
         JsonElement? a = Json(before, type), b = Json(after, type);
         if (!Same(a, b)) changes.Add(new(path, a, b));
     }
 
-    public static JsonElement? Get(object? node, Type type, ReadOnlySpan<string> path)
+    private static JsonElement? Get(object? node, Type type, ReadOnlySpan<string> path)
     {
         if (path.Length == 0 || node is null) return Json(node, type);
         if (typeof(INode).IsAssignableFrom(type))
@@ -61,22 +70,35 @@ internal static class SiteTree
         return IsMap(type, out var value) ? Get(At((IDictionary)node, path[0]), value, path[1..]) : throw Nowhere(path[0]);
     }
 
-    public static object? Set(object? node, Type type, ReadOnlySpan<string> path, JsonElement? after)
+    /// <summary>The site with a change made.</summary>
+    public static Site Apply(Site site, Change change) => (Site)Set(site, typeof(Site), Segments(change.Path), change)!;
+
+    /// <summary>The value at the path of a change.</summary>
+    public static JsonElement? At(Site site, Change change) => Get(site, typeof(Site), Segments(change.Path));
+
+    private static string[] Segments(string path) => path.Split('/')[1..];
+
+    private static object? Set(object? node, Type type, ReadOnlySpan<string> path, Change change)
     {
-        if (path.Length == 0) return after is { } json ? json.Deserialize(type, SiteJson.Options) : null;
+        if (path.Length == 0)
+        {
+            return change.At is { } at ? TextPiece.Replaced((string?)node, at, change.Before!.Value.GetString()!, change.After!.Value.GetString()!)
+                : change.After is { } json ? json.Deserialize(type, SiteJson.Options)
+                : null;
+        }
         if (node is null) throw Nowhere(path[0]);
         if (typeof(INode).IsAssignableFrom(type))
         {
             var property = Property(type, path[0]);
-            var inner = Set(property.GetValue(node), property.PropertyType, path[1..], after);
+            var inner = Set(property.GetValue(node), property.PropertyType, path[1..], change);
             var copy = Clones.GetOrAdd(type, t => t.GetMethod("<Clone>$", BindingFlags.Instance | BindingFlags.Public | BindingFlags.DeclaredOnly)!).Invoke(node, null)!;
             property.SetValue(copy, inner);
             return copy;
         }
-        if (IsList(type, out var item)) return SetInList((IList)node, item, path, after);
+        if (IsList(type, out var item)) return SetInList((IList)node, item, path, change);
         if (!IsMap(type, out var value)) throw Nowhere(path[0]);
         var map = (IDictionary)node;
-        var set = Set(At(map, path[0]), value, path[1..], after);
+        var set = Set(At(map, path[0]), value, path[1..], change);
         return set is null
             ? type.GetMethod("Remove", [typeof(string)])!.Invoke(map, [path[0]])
             : type.GetMethod("SetItem", [typeof(string), value])!.Invoke(map, [path[0], set]);
@@ -135,12 +157,12 @@ internal static class SiteTree
             Compare($"{path}/{key}", At(before, key), At(after, key), value, changes);
     }
 
-    private static object SetInList(IList list, Type item, ReadOnlySpan<string> path, JsonElement? after)
+    private static object SetInList(IList list, Type item, ReadOnlySpan<string> path, Change change)
     {
         var items = list.Cast<object>().ToList();
         if (path[0] == Order)
         {
-            var ids = after?.Deserialize<string[]>(SiteJson.Options) ?? [];
+            var ids = change.After?.Deserialize<string[]>(SiteJson.Options) ?? [];
             // Items that the order does not name (added meanwhile by somebody else) keep their place at the end.
             items = [.. items.OrderBy(i => Array.IndexOf(ids, ((IListed)i).Id) is var n && n < 0 ? int.MaxValue : n)];
         }
@@ -149,7 +171,7 @@ internal static class SiteTree
             var id = path[0];
             var index = items.FindIndex(i => ((IListed)i).Id == id);
             if (index < 0 && path.Length > 1) return list;
-            var set = Set(index < 0 ? null : items[index], item, path[1..], after);
+            var set = Set(index < 0 ? null : items[index], item, path[1..], change);
             if (set is null)
             {
                 if (index >= 0) items.RemoveAt(index);

@@ -1,3 +1,6 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using System.Text.Json;
 using Sandbar.Core.Design;
 
 namespace Sandbar.Core.Editing;
@@ -38,6 +41,9 @@ public sealed record HistoryItem(long Version, DateTimeOffset At, string Label, 
 /// </summary>
 public static class History
 {
+    /// <summary>What stands between a gesture's name and the version at which it began anew.</summary>
+    private const char Again = '@';
+
     /// <summary>
     /// What the window can take back, and what it can make again unless it has edited since; null where there is nothing. The journal is read from its end and no
     /// further than need be: however many edits lie behind a site, the next costs the same.
@@ -66,27 +72,63 @@ public static class History
             redo is null ? null : new(redo.Gesture, Latest(journal).FirstOrDefault(l => l.Gesture == redo.Undoes)?.Label ?? redo.Label, Again: true));
     }
 
+    /// <summary>
+    /// The gesture that an edit of a window belongs to. One goes on for as long as the window does nothing else; named again after that, or after it was taken back, it
+    /// is another, so that undo never takes back what lies between.
+    /// </summary>
+    /// <param name="named">What the window calls it.</param>
+    public static string GestureOf(ImmutableList<JournalLine> journal, string window, string named)
+    {
+        if (Latest(journal).FirstOrDefault(l => l.Window == window)?.Gesture is { } own && (own == named || own.StartsWith(named + Again, StringComparison.Ordinal))) return own;
+        return journal.Exists(l => l.Gesture == named) ? string.Create(CultureInfo.InvariantCulture, $"{named}{Again}{journal[^1].Version + 1}") : named;
+    }
+
     /// <summary>The journal from its end.</summary>
     public static IEnumerable<JournalLine> Latest(IReadOnlyList<JournalLine> journal)
     {
         for (var i = journal.Count - 1; i >= 0; i--) yield return journal[i];
     }
 
-    /// <summary>What taking a gesture back does to the site as it is now.</summary>
-    /// <param name="entries">The gesture's edits, oldest first.</param>
-    public static Reversal Reverse(ReversibleGesture gesture, IEnumerable<JournalEntry> entries, Site site)
+    /// <summary>What taking a gesture back does to the site as it is now. What others have done since stays, lines they wrote in the same text among it.</summary>
+    /// <param name="since">All edits since it began, those of others among them, oldest first.</param>
+    public static Reversal Reverse(ReversibleGesture gesture, IEnumerable<JournalEntry> since, Site site)
     {
-        // Patch by patch from the last: each is compared with what the later ones leave when they are taken back.
-        var undone = site;
+        // Two walks back to where it began: one takes everything back, which says what each edit found and left, the other the gesture alone.
+        var (now, undone) = (site, site);
         var overwrites = new HashSet<string>(StringComparer.Ordinal);
-        foreach (var entry in entries.Reverse())
+        foreach (var entry in since.Reverse())
         {
-            overwrites.UnionWith(entry.Patch.ChangedSince(undone));
-            undone = entry.Patch.Inverse().Apply(undone);
+            var inverse = entry.Patch.Inverse();
+            var before = inverse.Apply(now);
+            if (entry.Line.Gesture == gesture.Gesture) undone = ReferenceEquals(undone, now) ? before : TakenBack(undone, inverse, now, before, overwrites);
+            now = before;
         }
         // Looks of the catalogue that are taken out are not brought again.
         undone = undone with { TakenLooks = site.TakenLooks };
         return new(new(gesture.Gesture, gesture.Label, gesture.Again), Patch.Between(site, undone), [.. overwrites]);
+    }
+
+    /// <summary>An edit taken back where others have made theirs since.</summary>
+    /// <param name="after">The site the edit left.</param>
+    /// <param name="before">The site it found.</param>
+    private static Site TakenBack(Site site, Patch inverse, Site after, Site before, HashSet<string> overwrites)
+    {
+        var undone = site;
+        foreach (var change in inverse.Changes)
+        {
+            JsonElement? left = SiteTree.At(after, change), held = SiteTree.At(site, change), found = SiteTree.At(before, change);
+            if (SiteTree.Same(left, held))
+            {
+                undone = SiteTree.Apply(undone, change);
+                continue;
+            }
+            var merged = (Text(left), Text(found), Text(held)) is ({ } l, { } f, { } h) ? LineMerge.Merge(l, f, h) : null;
+            if (merged is null) overwrites.Add(change.Path);
+            undone = SiteTree.Apply(undone, new(change.Path, held, merged is null ? found : JsonSerializer.SerializeToElement(merged, SiteJson.Options)));
+        }
+        return undone;
+
+        static string? Text(JsonElement? json) => json is { ValueKind: JsonValueKind.String } text ? text.GetString() : null;
     }
 
     /// <summary>The history a person reads: gestures, latest first; undo and redo are not told apart from what they did to them.</summary>

@@ -25,6 +25,29 @@ public sealed record SetOverrides(string Css) : Edit
         return site with { Overrides = new(Css) };
     }
 
+    /// <summary>The sheet with what other windows have written since it was begun, edit by edit; null where they wrote in the same lines.</summary>
+    /// <param name="window">The window this sheet was written in: what it stored meanwhile is in the sheet already.</param>
+    /// <param name="since">All edits since, oldest first.</param>
+    /// <param name="site">The site they led to.</param>
+    public SetOverrides? Merged(string window, IEnumerable<JournalEntry> since, Site site)
+    {
+        var others = new Stack<(string Before, string After)>();
+        foreach (var entry in since.Reverse())
+        {
+            if (!entry.Line.IsOfToday) return null;
+            var before = entry.Patch.Inverse().Apply(site);
+            if (entry.Line.Window != window && before.Overrides.Site != site.Overrides.Site) others.Push((before.Overrides.Site, site.Overrides.Site));
+            site = before;
+        }
+        var css = Css;
+        foreach (var (before, after) in others)
+        {
+            if (LineMerge.Merge(before, css, after) is not { Length: <= SiteCheck.LongestSheet } merged) return null;
+            css = merged;
+        }
+        return new(css);
+    }
+
     public override string Describe(Site site)
     {
         var before = site.Overrides.Site;

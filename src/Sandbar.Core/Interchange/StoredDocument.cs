@@ -44,7 +44,7 @@ public sealed class StoredDocument
         if (format < Format) throw new InvalidDataException($"A patch of format {format} cannot follow a document of format {Format}.");
         UpTo(format);
         foreach (var change in read["changes"]?.AsArray() ?? [])
-            Set(root, change!["path"]!.GetValue<string>().Split('/').AsSpan(1), change["after"]);
+            Set(root, change!["path"]!.GetValue<string>().Split('/').AsSpan(1), change);
     }
 
     /// <summary>The document as a site of today.</summary>
@@ -66,18 +66,19 @@ public sealed class StoredDocument
         root["format"] = Format;
     }
 
-    private static void Set(JsonNode node, ReadOnlySpan<string> path, JsonNode? after)
+    private static void Set(JsonNode node, ReadOnlySpan<string> path, JsonNode change)
     {
-        var name = path[0];
+        var (name, after) = (path[0], change["after"]);
         switch (node)
         {
             case JsonObject map when path.Length == 1:
-                if (after is null) map.Remove(name);
+                if (change["at"] is { } at) map[name] = TextPiece.Replaced(map[name]?.GetValue<string>(), at.GetValue<int>(), change["before"]!.GetValue<string>(), after!.GetValue<string>());
+                else if (after is null) map.Remove(name);
                 else map[name] = after.DeepClone();
                 break;
             case JsonObject map:
                 // What has gone meanwhile is passed over, as it is in a site.
-                if (map[name] is { } inner) Set(inner, path[1..], after);
+                if (map[name] is { } inner) Set(inner, path[1..], change);
                 break;
             case JsonArray list when name == Order:
                 var ids = after?.AsArray().Select(id => id!.GetValue<string>()).ToList() ?? [];
@@ -89,7 +90,7 @@ public sealed class StoredDocument
                 var index = list.Select(IdOf).ToList().IndexOf(name);
                 if (path.Length > 1)
                 {
-                    if (index >= 0) Set(list[index]!, path[1..], after);
+                    if (index >= 0) Set(list[index]!, path[1..], change);
                 }
                 else if (after is null)
                 {

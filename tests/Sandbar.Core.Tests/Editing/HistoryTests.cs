@@ -86,6 +86,42 @@ public class HistoryTests
         Assert.Empty(undo.Patch.Changes);
     }
 
+    /// <summary>In one sheet as in one site: what others wrote in other lines stays, and the same line is asked about.</summary>
+    [Fact]
+    public void Lines_are_taken_back_among_those_of_others()
+    {
+        var start = string.Concat(Enumerable.Range(0, 40).Select(n => $".a{n} {{ top: 0 }}\n"));
+        Make("b", "g0", new SetOverrides(start));
+        Make("a", "g1", new SetOverrides(start.Replace(".a20", ".mine", StringComparison.Ordinal)));
+        Make("b", "g2", new SetOverrides(".first {}\n" + site.Overrides.Site));
+        Make("a", "g1", new SetOverrides(site.Overrides.Site.Replace(".mine", ".mine-too", StringComparison.Ordinal)));
+        Make("b", "g3", new SetOverrides(site.Overrides.Site.Replace(".a30", ".theirs", StringComparison.Ordinal)));
+        var undo = Undo("a", 0)!;
+        Assert.Empty(undo.Overwrites);
+        Reverse(undo, "u1");
+        Assert.Equal(".first {}\n" + start.Replace(".a30", ".theirs", StringComparison.Ordinal), site.Overrides.Site);
+        Reverse(Redo("a", 0), "r1");
+        Make("b", "g4", new SetOverrides(site.Overrides.Site.Replace(".mine-too", ".ours", StringComparison.Ordinal)));
+        Assert.Equal(["/overrides/site"], Undo("a", 0)!.Overwrites);
+    }
+
+    /// <summary>A gesture that is named again after it was taken back, or after something else, is another: what lies between is not taken back with it.</summary>
+    [Fact]
+    public void A_gesture_that_is_named_again_is_another()
+    {
+        string? Next(string window, string named) => History.GestureOf([.. journal.Select(e => e.Line)], window, named);
+        Assert.Equal("g1", Next("a", "g1"));
+        Make("a", "g1", "#111111");
+        Assert.Equal("g1", Next("a", "g1"));
+        Assert.Equal("g1@2", Next("b", "g1"));
+        Reverse(Undo("a", 0), "u1");
+        Assert.Equal("g1@3", Next("a", "g1"));
+        Make("a", "g1@3", "#222222");
+        Assert.Equal("g1@3", Next("a", "g1"));
+        Make("a", "g2", "#333333");
+        Assert.Equal("g1@5", Next("a", "g1"));
+    }
+
     /// <summary>Patches of another format lead through other documents: undo ends there, and history does not.</summary>
     [Fact]
     public void Undo_ends_where_another_format_begins()
@@ -167,5 +203,5 @@ public class HistoryTests
 
     private Reversal? Redo(string window, long openedAt) => Reversed(History.Reversible([.. journal.Select(e => e.Line)], window, openedAt).Redo);
 
-    private Reversal? Reversed(ReversibleGesture? gesture) => gesture is null ? null : History.Reverse(gesture, journal.Where(e => e.Line.Gesture == gesture.Gesture), site);
+    private Reversal? Reversed(ReversibleGesture? gesture) => gesture is null ? null : History.Reverse(gesture, journal.SkipWhile(e => e.Line.Gesture != gesture.Gesture), site);
 }

@@ -7,7 +7,6 @@ using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Interchange;
 using Sandbar.Core.Rendering;
-using Sandbar.Core.Tests.Editing;
 using Sandbar.Core.Values;
 using Sandbar.Css.Syntax;
 
@@ -92,7 +91,7 @@ public partial class UpgradeTests
 
     /// <summary>Patches are applied to stored JSON when a site is opened, and to records while it is edited: both come to the same.</summary>
     [Fact]
-    public void A_patch_does_to_a_document_what_it_does_to_a_site() => RandomEditTests.Edits.Array[1, 20].Sample(edits =>
+    public void A_patch_does_to_a_document_what_it_does_to_a_site() => RandomEdits.Any.Array[1, 20].Sample(edits =>
     {
         var document = StoredDocument.Parse(Json(Demo.Site));
         var site = Demo.Site;

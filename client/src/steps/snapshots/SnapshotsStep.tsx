@@ -55,11 +55,8 @@ export default function SnapshotsStep() {
           <div className="subhead">
             <strong>History</strong>
             <span className="quiet">
-              {past.data.total > past.data.items.length
-                ? `the latest ${past.data.items.length} of ${past.data.total}`
-                : past.data.total === 1
-                  ? '1 change'
-                  : `${past.data.total} changes`}
+              {past.data.isAll ? '' : 'the latest '}
+              {past.data.items.length === 1 ? '1 change' : `${past.data.items.length} changes`}
             </span>
           </div>
           {past.data.items.length === 0 ? (

@@ -4,7 +4,7 @@ using Sandbar.Core.Foundations.Motion;
 using Sandbar.Core.Samples.Pellwyn;
 using Sandbar.Core.Values;
 
-namespace Sandbar.Core.Tests;
+namespace Sandbar.Tests;
 
 /// <summary>The demo site, and an example value for every kind of property.</summary>
 internal static class Demo

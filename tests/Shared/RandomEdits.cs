@@ -1,0 +1,82 @@
+using CsCheck;
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Foundations.Type;
+using Sandbar.Core.Values;
+
+namespace Sandbar.Tests;
+
+/// <summary>Edits of every kind, by chance: some that can be made, some that cannot.</summary>
+internal static class RandomEdits
+{
+    /// <summary>What can be read in some cells and in others cannot: relative to Rest, reckoned, and as nobody should type it.</summary>
+    private static readonly string[] Typed =
+    [
+        "rest", "rest shade 1", "rest + 2px", "rest * 2", "12px + 2", "2 * 3", "space 2 + 4", "4px - 20px", "size 1 / 2", "0", "1.5", "rgb(255 0 0", "red/*", "hsl(40 200% 50%)", "oklch(0.7 0.3 150)",
+        "lab(50 1e300 0)", "action shade 99999999999", "1px 2px", "(((1px)))", "text", "Body", "#abc8", "none",
+    ];
+
+    public static readonly Gen<Edit> Any = Gen.OneOf(
+        Gen.Select(Among([.. Demo.Site.Palette.Colors.Select(c => c.Id)]), Gen.Int[0, 0xFFFFFF], (id, rgb) => Do.Color(id, $"#{rgb:x6}")),
+        Gen.Select(Among("Moss", "leaf", "Old husk", ""), Gen.Int[0, 3], (name, n) => n == 0 ? Do.NewColor($"c-{name}", name, "olive") : Do.RenameColor("husk", name)),
+        Gen.Select(Among("day", "dusk"), Among([.. Demo.Site.Palette.Roles.Select(r => r.Id)]), Among("beet", "leaf", "husk"), Gen.Int[-6, 7], (scheme, role, color, step) => Do.Role(scheme, role, StepText.With(color, step))),
+        Gen.Select(Among("day", "dusk"), Among("text", "action"), Among("ground", "text", "action text"), (scheme, role, on) => Do.Role(scheme, role, $"readable on {on}")),
+        Gen.Select(Cells(), Gen.Int[0, 5], (cell, n) => n == 0 ? (Edit)(cell with { Text = null }) : cell),
+        Gen.Select(Among(ScaleEndKind.Narrow, ScaleEndKind.Wide), Among("width", "base", "ratio"), Gen.Double[-1, 1500], (end, field, number) => Do.Scale(end, field, $"{number:0.##}")),
+        Things(), AddedThings(), MovedThings(), RemovedThings(),
+        Gen.Select(Among([.. Blocks.All(Demo.Site)]), Gen.Int[0, 5], Among("", "home", "Words *of* a [kind](home)", "no", "- a\n  - b", "beet"), (block, slot, text) =>
+            (Edit)new SetContent(block.Id, PartCatalogue.Get(block.Part).Slots.Select(s => s.Id).ElementAtOrDefault(slot) ?? "none", text)),
+        Gen.Select(Among([.. Blocks.All(Demo.Site)]), Among([.. Demo.Site.Looks]), (block, look) => (Edit)new SetBlockLook(block.Id, look.Id)),
+        Gen.Select(Among([.. Blocks.All(Demo.Site)]), Among<string?>(null, "day", "dusk"), (block, scheme) => (Edit)new SetBlockScheme(block.Id, scheme)),
+        Gen.Select(Among([.. Demo.Site.Menus[0].Items]), Gen.Int[0, 6], (item, to) => to == 6 ? (Edit)new RemoveMenuItem("main", item.Id) : new MoveMenuItem("main", item.Id, to)),
+        Among("", "a { color: var(--color-husk) }", ".x:hover { top: 0", "@media print { a { color: red } }").Select(css => (Edit)new SetOverrides(css)));
+
+    /// <summary>Fields of things of every kind, set to what can be named there and to what cannot.</summary>
+    private static Gen<Edit> Things()
+    {
+        var fields = from kind in Kinds.AllListed
+                     from thing in kind.Things(Demo.Site)
+                     from field in kind.Fields(Demo.Site)
+                     from text in (kind.Suggested(Demo.Site, thing, field) ?? field.Setting.Names(Demo.Site)).Take(12).Concat(["13px", "2", "-4", "#aabbcc", "none of these"])
+                     select (Edit)new SetThing(kind.Code, thing.Id, field.Id, text);
+        var items = from kind in Kinds.AllListed
+                    let inner = kind.Items
+                    where inner is not null
+                    from thing in kind.Things(Demo.Site)
+                    from item in inner.Of(thing)
+                    from field in inner.Fields
+                    from text in field.Setting.Names(Demo.Site).Take(6).Concat(["13px", "40", "nothing"])
+                    select (Edit)new SetThing(kind.Code, item.Id, field.Id, text, thing.Id);
+        return Gen.OneOf(Among([.. fields]), Among([.. items]));
+    }
+
+    private static Gen<Edit> AddedThings() => Gen.Select(Among([.. Kinds.AllListed]), Among("Quince", "leaf tint 2", "Old husk", "action", ""), Gen.Bool, Gen.Bool, (kind, name, like, inside) =>
+    {
+        var things = kind.Things(Demo.Site);
+        if (inside && kind.Items is { } items) return (Edit)new AddThing(kind.Code, $"new-{kind.Code}", In: things[0].Id, Like: like ? items.Of(things[0])[0].Id : null);
+        return (Edit)new AddThing(kind.Code, $"new-{kind.Code}-{name.Length}", name, like ? things[0].Id : null);
+    });
+
+    private static Gen<Edit> MovedThings() => Gen.Select(Among([.. Kinds.AllListed]), Gen.Int[0, 30], Gen.Int[-1, 8], (kind, at, to) => kind.Things(Demo.Site) is var things && at % 2 == 0
+        ? (Edit)new MoveThing(kind.Code, things[at % things.Length].Id, to)
+        : new RenameThing(kind.Code, things[at % things.Length].Id, $"Name {at}"));
+
+    private static Gen<Edit> RemovedThings() => Gen.Select(Among([.. Kinds.AllListed]), Gen.Int[0, 30], Gen.Int[0, 30], (kind, at, by) => kind.Things(Demo.Site) is var things && by % 2 == 0
+        ? (Edit)new RemoveThing(kind.Code, things[at % things.Length].Id)
+        : new RemoveThing(kind.Code, things[at % things.Length].Id, things[by % things.Length].Id));
+
+    private static Gen<SetCell> Cells()
+    {
+        var cells = from look in Demo.Site.Looks
+                    let part = PartCatalogue.Get(look.Part)
+                    from property in part.Properties
+                    from state in part.States
+                    from value in Demo.Values(property).Concat(Typed).Concat(property.Names(Demo.Site).Take(3))
+                    select new SetCell(look.Id, property.Id, state, null, null, value);
+        var widths = new (int?, int?)[] { (null, null), (null, null), (null, 600), (600, 820), (820, null), (0, 700) };
+        return Gen.Select(Among([.. cells]), Among(widths), (cell, at) => cell with { From = at.Item1, Below = at.Item2 });
+    }
+
+    public static Gen<T> Among<T>(params T[] all) => Gen.Int[0, all.Length - 1].Select(i => all[i]);
+}
