@@ -20,6 +20,8 @@ public readonly record struct Interval(int? From, int? Below)
 {
     public static readonly Interval All;
 
+    public bool Holds(int width) => (From ?? 0) <= width && width < (Below ?? int.MaxValue);
+
     public bool Overlaps(Interval other) => (From ?? 0) < (other.Below ?? int.MaxValue) && (other.From ?? 0) < (Below ?? int.MaxValue);
 }
 

@@ -12,8 +12,8 @@ using Sandbar.Css.Colors;
 namespace Sandbar.Core.Reviewing;
 
 /// <summary>
-/// Every pair of colours that roles, looks and grounds bring together on the site's pages: text, lines and focus rings, in every state, at every
-/// break, in every scheme and for visitors who prefer dark. Read off document and catalogue; overrides are not counted.
+/// Every pair of colours that roles, looks and grounds bring together on the site's pages: text, lines and focus rings, in every state of an element and of what is
+/// around it, at every width, in every scheme and for visitors who prefer dark. Read off document and catalogue; overrides are not counted.
 /// </summary>
 public static class ContrastPairs
 {
@@ -32,8 +32,11 @@ public static class ContrastPairs
         {
             foreach (var page in site.Pages)
             {
-                var walk = new Walk(site, page, dark, found);
-                foreach (var block in Blocks.OnPage(site, page)) walk.Visit(block, walk.Start());
+                foreach (var width in Widths(site, page))
+                {
+                    var walk = new Walk(site, page, dark, width, found);
+                    foreach (var block in Blocks.OnPage(site, page)) walk.Visit(block, [walk.Start()]);
+                }
             }
         }
         return
@@ -49,6 +52,26 @@ public static class ContrastPairs
         ];
     }
 
+    /// <summary>Widths that stand for all, px: between two of them no value that matters here changes.</summary>
+    private static IEnumerable<int> Widths(Site site, Page page)
+    {
+        var cells = new HashSet<(string Part, string Cell)>();
+        foreach (var block in Blocks.OnPage(site, page)) Note(block);
+        foreach (var link in site.Looks.Where(l => l.Part == "link")) cells.UnionWith(link.Cells.Keys.Select(k => ("link", k)));
+        return cells.Select(c => (c.Part, Key: CellKey.Parse(c.Cell))).Where(c => c.Key.Widths != Interval.All && Matters(c.Part, c.Key))
+            .SelectMany(c => new[] { c.Key.Widths.From ?? 0, c.Key.Widths.Below ?? 0 }).Append(0).Distinct();
+
+        void Note(Block block)
+        {
+            cells.UnionWith((site.Looks.Find(block.Look)?.Cells.Keys ?? []).Concat(block.Own.Keys).Select(k => (block.Part, k)));
+            foreach (var inner in block.Blocks) Note(inner);
+        }
+    }
+
+    /// <summary>Whether a cell has a say in what meets what.</summary>
+    private static bool Matters(string part, CellKey key) => PartCatalogue.Find(part)?.Property(key.Property) is { } property
+        && (property.CssName is "color" or "background" or "opacity" || property.Kind.Types.Contains(CssType.Line) || property.Id.EndsWith("text-style", StringComparison.Ordinal));
+
     private sealed record Met(PairKind Kind, string Look, string Property, State State, string Scheme, Color Foreground, Color Ground, double Target, string Page);
 
     /// <summary>What a block finds around it.</summary>
@@ -56,36 +79,42 @@ public static class ContrastPairs
     /// <param name="Ground">The colours behind it: one, or those along a gradient.</param>
     /// <param name="Text">The text colour it inherits.</param>
     /// <param name="Style">The text style it inherits.</param>
-    private sealed record Around(string Carried, ImmutableArray<Color> Ground, Color Text, TextStyle Style);
+    /// <param name="IsPointedAt">Whether the pointer may be within: not where an element around shows another look under it, and this is the one without.</param>
+    private sealed record Around(string Carried, ImmutableArray<Color> Ground, Color Text, TextStyle Style, bool IsPointedAt = true)
+    {
+        public bool LooksLike(Around other) => Ground.SequenceEqual(other.Ground) && Text == other.Text && Style == other.Style;
+    }
 
-    /// <summary>One way through a page.</summary>
-    private sealed class Walk(Site site, Page page, bool dark, List<Met> found)
+    /// <summary>One way through a page, at one width.</summary>
+    private sealed class Walk(Site site, Page page, bool dark, int width, List<Met> found)
     {
         public Around Start() => new(page.Scheme, [Role(page.Scheme, "ground")], Role(page.Scheme, "text"), site.Type.Styles[0]);
 
-        public void Visit(Block block, Around around)
+        /// <param name="arounds">What the block finds around it, in every state of that.</param>
+        public void Visit(Block block, IReadOnlyList<Around> arounds)
         {
             // A carrier of a scheme sets the text colour anew; its ground stays what lies behind it.
-            if (block.Scheme is { } scheme) around = around with { Carried = scheme, Text = Role(scheme, "text") };
+            if (block.Scheme is { } scheme) arounds = [.. arounds.Select(a => a with { Carried = scheme, Text = Role(scheme, "text") })];
             if (PartCatalogue.Find(block.Part) is not { } part || site.Looks.Find(block.Look) is not { } look) return;
-            var inside = Look(part, look, block.Own, block.Content, around);
+            var inside = arounds.SelectMany(around => Look(part, look, block.Own, block.Content, around)).ToList();
             foreach (var inner in block.Blocks) Visit(inner, inside);
         }
 
-        /// <summary>Takes down the pairs of one element and says what it is to those inside.</summary>
-        private Around Look(Part part, Look look, ImmutableSortedDictionary<string, Value> own, ImmutableSortedDictionary<string, string> content, Around around)
+        /// <summary>Takes down the pairs of one element and says what it is to those inside, in each of its states that is another to them.</summary>
+        private List<Around> Look(Part part, Look look, ImmutableSortedDictionary<string, Value> own, ImmutableSortedDictionary<string, string> content, Around around)
         {
-            var inside = around;
-            var keys = look.Cells.Keys.Concat(own.Keys).Select(CellKey.Parse).ToList();
-            foreach (var state in part.States)
+            var states = look.Cells.Keys.Concat(own.Keys).Select(CellKey.Parse).Where(k => Matters(part.Id, k)).Select(k => k.State).Append(State.Rest).ToHashSet();
+            var inside = new List<Around>();
+            foreach (var state in part.States.Where(states.Contains))
             {
-                if (state != State.Rest && !keys.Any(k => k.State == state)) continue;
-                foreach (var widths in keys.Select(k => k.Widths).Append(Interval.All).Distinct())
-                {
-                    var element = new Element(this, part, look, own, state, widths, around);
-                    element.TakeDown(content);
-                    if (state == State.Rest && widths == Interval.All) inside = element.Inside;
-                }
+                // The pointer is over an element where it is over what stands in it.
+                if (state == State.Hover && !around.IsPointedAt) continue;
+                var element = new Element(this, part, look, own, state, around);
+                element.TakeDown(content);
+                var found = element.Inside;
+                if (inside.Exists(found.LooksLike)) continue;
+                if (state == State.Hover) inside[0] = inside[0] with { IsPointedAt = false };
+                inside.Add(found);
             }
             return inside;
         }
@@ -100,13 +129,14 @@ public static class ContrastPairs
 
         /// <summary>An element in one state at some widths.</summary>
         private sealed class Element(
-            Walk walk, Part part, Look look, ImmutableSortedDictionary<string, Value> own, State state, Interval widths, Around around)
+            Walk walk, Part part, Look look, ImmutableSortedDictionary<string, Value> own, State state, Around around)
         {
             public Around Inside => new(
                 around.Carried,
                 GroundOf("background"),
                 Color("text-color") ?? around.Text,
-                Style("text-style") ?? around.Style);
+                Style("text-style") ?? around.Style,
+                around.IsPointedAt);
 
             public void TakeDown(ImmutableSortedDictionary<string, string> content)
             {
@@ -134,9 +164,9 @@ public static class ContrastPairs
                 // What cannot be used need not be read (WCAG 2.2, 1.4.3: inactive components).
                 var target = state == State.Off ? 0 : kind == PairKind.LargeText ? LargeTarget : TextTarget;
                 Add(kind, property, color, ground, target);
-                if (state == State.Rest && widths == Interval.All && HasLink(property, content) && walk.Site.Looks.FirstOrDefault(l => l.Part == "link") is { } link)
+                if (HasLink(property, content) && walk.Site.Looks.FirstOrDefault(l => l.Part == "link") is { } link)
                 {
-                    var inText = new Around(around.Carried, ground, color, style);
+                    var inText = new Around(around.Carried, ground, color, style, around.IsPointedAt);
                     walk.Look(PartCatalogue.Get(link.Part), link, ImmutableSortedDictionary<string, Value>.Empty, content.SetItem("text", "link"), inText);
                 }
             }
@@ -194,18 +224,40 @@ public static class ContrastPairs
             private TextStyle? Style(string property) => Value(property) is ReferenceValue { To: TextStyleKind.Kind } style ? walk.Site.Type.Styles.Get(style.Id) : null;
 
             /// <summary>The value in force: own before the look's, the state's before Rest's, some widths' before all.</summary>
-            private Value? Value(string property, State? at = null)
+            private Value? Value(string property) => InForce(property, state)?.Value;
+
+            private (Value Value, CellKey Key)? InForce(string property, State at)
             {
-                var wanted = at ?? state;
                 foreach (var cells in new[] { own, look.Cells })
                 {
-                    foreach (var from in wanted == State.Rest ? [State.Rest] : new[] { wanted, State.Rest })
+                    foreach (var from in at == State.Rest ? [State.Rest] : new[] { at, State.Rest })
                     {
-                        if (widths != Interval.All && cells.TryGetValue(new CellKey(property, from, widths).ToString(), out var narrow)) return narrow;
-                        if (cells.TryGetValue(new CellKey(property, from, Interval.All).ToString(), out var value)) return value;
+                        if (AtWidth(cells, property, from) is { } found) return found;
                     }
                 }
                 return null;
+            }
+
+            private (Value Value, CellKey Key)? AtWidth(ImmutableSortedDictionary<string, Value> cells, string property, State at)
+            {
+                (Value, CellKey)? found = null;
+                foreach (var (text, value) in cells)
+                {
+                    if (!text.StartsWith(property, StringComparison.Ordinal)) continue;
+                    var key = CellKey.Parse(text);
+                    if (key.Property != property || key.State != at) continue;
+                    if (key.Widths == Interval.All) found ??= (value, key);
+                    else if (key.Widths.Holds(walk.Width)) found = (value, key);
+                }
+                return found;
+            }
+
+            /// <summary>The value at Rest that one relative to it means: at its own widths where there is one, else at all; of one for all widths that of this width.</summary>
+            private Value? AtRest(CellKey key)
+            {
+                if (key.Widths == Interval.All) return InForce(key.Property, State.Rest)?.Value;
+                var (narrow, wide) = ((key with { State = State.Rest }).ToString(), new CellKey(key.Property, State.Rest, Interval.All).ToString());
+                return own.GetValueOrDefault(narrow) ?? look.Cells.GetValueOrDefault(narrow) ?? own.GetValueOrDefault(wide) ?? look.Cells.GetValueOrDefault(wide);
             }
 
             private Color? Resolve(Value value, string? property) => value switch
@@ -213,7 +265,7 @@ public static class ContrastPairs
                 ReferenceValue { To: RoleKind.Kind } role => walk.Role(around.Carried, role.Id, role.Step),
                 ReferenceValue { To: ColorKind.Kind } color => SchemeColors.Released(SchemeColors.Row(walk.Site.Palette.Colors.Get(color.Id)).At(color.Step)),
                 FixedColorValue given => SchemeColors.Released(ReleasedColor.Of(given.Css)),
-                RestValue rest when property is not null && Value(property, State.Rest) is { } atRest and not RestValue => Resolve(ValueForms.Moved(atRest, rest.Step), property),
+                RestValue rest when property is not null && InForce(property, state) is { } cell && AtRest(cell.Key) is { } atRest and not RestValue => Resolve(ValueForms.Moved(atRest, rest.Step), property),
                 _ => null,
             };
 
@@ -244,6 +296,8 @@ public static class ContrastPairs
         }
 
         private Site Site => site;
+
+        private int Width => width;
 
         private string PageId => page.Id;
 

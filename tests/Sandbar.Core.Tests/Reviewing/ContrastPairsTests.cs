@@ -38,6 +38,34 @@ public class ContrastPairsTests
         Assert.DoesNotContain(Pairs, p => p.Look == "button-filled" && p.State == State.Pressed);
     }
 
+    /// <summary>A card that darkens under the pointer is behind the button in it, be the pointer over that or beside it; without the pointer on the card, none is on the button.</summary>
+    [Fact]
+    public void States_of_what_is_around_an_element_count()
+    {
+        var site = Demo.Site.After(new SetCell("card-standard", "background", State.Hover, null, null, "#101010")).After(new SetCell("button-outlined", "background", State.Rest, null, null, "none"))
+            .After(new SetCell("button-outlined", "background", State.Hover, null, null, "none")).After(new SetCell("button-outlined", "text-color", State.Hover, null, null, "#fefefe"));
+        var card = Blocks.All(site).First(b => b is { Part: "card", Look: "card-standard", Blocks.Length: > 0 });
+        site = site.After(new SetBlockLook(Blocks.All(site).First(b => b.Part == "button" && card.Blocks.Contains(b)).Id, "button-outlined"));
+        Assert.Contains("#101010", Grounds(site, "button-outlined", "text-color", State.Rest));
+        Assert.Contains("#101010", Grounds(site, "button-outlined", "text-color", State.Hover));
+        var lone = site with { Pages = [.. site.Pages.Select(p => p with { Sections = [.. p.Sections.Select(Only).OfType<Block>()] }).Where(p => p.Sections.Length > 0)], Frame = new(site.Frame.Header with { Blocks = [] }, site.Frame.Footer with { Blocks = [] }) };
+        Assert.Equal(["#101010"], Grounds(lone, "button-outlined", "text-color", State.Hover));
+
+        // What leads to the card, and nothing beside it.
+        Block? Only(Block block) => block == card || block.Id == card.Id ? Blocks.Find(site, block.Id) : block with { Blocks = [.. block.Blocks.Select(Only).OfType<Block>()] } is { Blocks.Length: > 0 } held ? held : null;
+    }
+
+    /// <summary>Widths count by what they share: a ground below 700 is behind a colour from 600 to 820 between 600 and 700.</summary>
+    [Fact]
+    public void Widths_that_overlap_meet()
+    {
+        var site = Demo.Site.After(new SetCell("card-standard", "background", State.Rest, null, 700, "#101010")).After(new SetCell("card-standard", "title-text-color", State.Rest, 600, 820, "#fefefe"));
+        var met = ContrastPairs.Of(site).Where(p => p is { Look: "card-standard", Property: "title-text-color", Scheme: "day", State: State.Rest }).Select(p => (ColorText.Hex(p.Foreground), ColorText.Hex(p.Ground))).ToHashSet();
+        var (text, ground) = (ColorText.Hex(SchemeColors.Resolve(site.Palette, site.Palette.Schemes.Get("day"), "text").Color), "#fffdf8");
+        Assert.Equal([(text, "#101010"), ("#fefefe", "#101010"), ("#fefefe", ground), (text, ground)], met);
+        Assert.Contains("#101010", Grounds(site, "button-outlined", "text-color", State.Rest).Concat(Grounds(site, "link-standard", "text-color", State.Rest)));
+    }
+
     [Fact]
     public void Visitors_who_prefer_dark_are_counted_and_a_scheme_that_stays_is_not_turned()
     {
@@ -98,6 +126,9 @@ public class ContrastPairsTests
     }
 
     private static string Ground(string look, string property, string scheme) => Assert.Single(Grounds(look, property, scheme));
+
+    private static List<string> Grounds(Site site, string look, string property, State state) =>
+        [.. ContrastPairs.Of(site).Where(p => p.Look == look && p.Property == property && p.State == state && p.Scheme == "day").Select(p => ColorText.Hex(p.Ground)).Distinct()];
 
     private static List<string> Grounds(string look, string property, string scheme) =>
         [.. Pairs.Where(p => p.Look == look && p.Property == property && p.Scheme == scheme && p.State == State.Rest).Select(p => ColorText.Hex(p.Ground)).Distinct()];
