@@ -83,11 +83,20 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         }
     }
 
-    /// <summary>Puts a site away. False where there is none.</summary>
+    /// <summary>Puts a site away, be it one that can be opened or not. False where there is none.</summary>
     public async Task<bool> PutAwayAsync(string slug, CancellationToken cancel)
     {
-        var site = await FindOpenAsync(slug, cancel);
-        if (site is null) return false;
+        await opening.WaitAsync(cancel);
+        try
+        {
+            // Nobody opens it meanwhile.
+            if (!open.ContainsKey(slug)) return await store.PutAwayAsync(slug, clock.GetUtcNow(), cancel);
+        }
+        finally
+        {
+            opening.Release();
+        }
+        if (await FindOpenAsync(slug, cancel) is not { } site) return false;
         // What is being stored is stored before.
         await site.Lock.WaitAsync(cancel);
         try
@@ -258,7 +267,8 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
     {
         while (await store.OpenAsync(slug, cancel) is { } stored)
         {
-            (Edit? edit, Site taken) = Rendered(stored.Site) is null ? await BackToGoodAsync(stored, cancel)
+            (Edit? edit, Site taken) = stored.LastGood < stored.Version ? (new BackToGood(stored.LastGood), stored.Site)
+                : Rendered(stored.Site) is null ? await BackToGoodAsync(stored, cancel)
                 : TakeLooks.For(stored.Site) is { } take ? (take, take.Apply(stored.Site).Site!)
                 : (null, stored.Site);
             var head = new Head(stored, StyleSheetRenderer.Render(taken));
@@ -266,7 +276,9 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
             var source = new EditSource(stored.Version, Window: "", OpenedAt: stored.Version, Gesture: $"taken-{stored.Version + 1}");
             try
             {
-                if (await AppendAsync(head, taken, source, edit, Patch.Between(stored.Site, taken), undoes: null, cancel) is EditResult.Made made) return made.Head;
+                // No patch leads out of what cannot be read: of no format, it is kept with the whole site, and undo ends there.
+                var patch = stored.LastGood < stored.Version ? new Patch(0, []) : Patch.Between(stored.Site, taken);
+                if (await AppendAsync(head, taken, source, edit, patch, undoes: null, cancel) is EditResult.Made made) return made.Head;
             }
             catch (VersionTakenException)
             {
@@ -340,12 +352,12 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
     {
         var stored = head.Stored;
         var line = new JournalLine(
-            stored.Version + 1, clock.GetUtcNow(), edit.Describe(stored.Site), History.GestureOf(stored.Journal, source.Window, source.Gesture), source.Window, undoes, edit is TakeBack { Again: true });
+            stored.Version + 1, clock.GetUtcNow(), edit.Describe(stored.Site), History.GestureOf(stored.Journal, source.Window, source.Gesture), source.Window, undoes, edit is TakeBack { Again: true }, patch.Format);
         // Nothing is stored that cannot be shown.
         if (Rendered(changed) is not { } sheet) return new EditResult.Refused([new("/", "After that the site could not be shown any more: nothing was changed.")]);
         // The files of a family that is taken from the shelf are the site's from now on, whatever a later program brings.
         if (changed.Shelf != stored.Site.Shelf) await store.KeepAsync(changed.Shelf.Except(stored.Site.Shelf).Select(i => BundledFamilies.Asset(i.Hash)).OfType<Asset>(), cancel);
-        await store.AppendAsync(changed, edit, new(line, patch), whole: stored.IsOld, cancel);
+        await store.AppendAsync(changed, edit, new(line, patch), whole: stored.IsOld || patch.Format != Site.CurrentFormat, cancel);
         return new EditResult.Made(head, new(stored.After(changed, line), sheet));
     }
 

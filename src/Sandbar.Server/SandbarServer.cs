@@ -4,6 +4,7 @@ using System.Text.Json;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Routing.Constraints;
 using Microsoft.Extensions.FileProviders;
+using Sandbar.Core.Interchange;
 using Sandbar.Core.Design;
 using Sandbar.Core.Samples.Pellwyn;
 using Sandbar.Store;
@@ -106,6 +107,7 @@ public static partial class SandbarServer
                     (StatusCodes.Status400BadRequest, $"The request cannot be read{(json.Path is { Length: > 1 } path ? $" at {path[1..].Replace('.', '/')}" : "")}. Nothing was changed."),
                 BadHttpRequestException bad => (bad.StatusCode, "The request cannot be read. Nothing was changed."),
                 OperationCanceledException when httpContext.RequestAborted.IsCancellationRequested => (StatusCodes.Status499ClientClosedRequest, "Cancelled."),
+                NewerFormatException => (StatusCodes.Status503ServiceUnavailable, "A newer Sandbar wrote this site: go on with that one. It stays as it is."),
                 InvalidDataException => (StatusCodes.Status500InternalServerError, "What is stored of this site cannot be read any more, nor any state before it. It stays as it is; open a site file of it instead."),
                 _ when StoreTrouble.Of(exception) is { } trouble => (StatusCodes.Status503ServiceUnavailable, $"{trouble} Nothing was changed."),
                 _ => (StatusCodes.Status500InternalServerError, "Something went wrong here, and nothing was changed. Reload the page; if it happens again, tell us what you did."),

@@ -16,6 +16,9 @@ namespace Sandbar.Store;
 /// <param name="IsOld">Whether what is stored is not all that a site of today says: an edit of it is kept with the whole site, since its patch may lead through what is not there.</param>
 public sealed record StoredSite(Site Site, long Version, ImmutableList<JournalLine> Journal, bool IsOld = false)
 {
+    /// <summary>The version the site is of: an earlier one where what came after it cannot be read.</summary>
+    public long LastGood { get; init; } = Version;
+
     /// <summary>Edits that are held at most; what lies further back stays in the store.</summary>
     public const int MostLines = 2000;
 
@@ -99,11 +102,11 @@ public sealed class SiteStore
 
     /// <summary>Puts a site away, or brings it back; nothing of it is lost.</summary>
     /// <param name="deleted">When it is put away, or null to bring it back.</param>
-    /// <returns>Whether there is such a site.</returns>
+    /// <returns>Whether there is such a site to put away or to bring back.</returns>
     public async Task<bool> PutAwayAsync(string slug, DateTimeOffset? deleted, CancellationToken cancel = default)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
-        return await db.Sites.Where(s => s.Slug == slug).ExecuteUpdateAsync(set => set.SetProperty(s => s.Deleted, deleted), cancel) > 0;
+        return await db.Sites.Where(s => s.Slug == slug && (deleted == null || s.Deleted == null)).ExecuteUpdateAsync(set => set.SetProperty(s => s.Deleted, deleted), cancel) > 0;
     }
 
     /// <summary>Opens a site: its last checkpoint and the patches since. Null where there is none of that name.</summary>
@@ -116,7 +119,7 @@ public sealed class SiteStore
         if (found is not { } stored) return null;
         // Another program may have written between the two.
         if (stored.Version > 0 && (journal is not [.., var last] || last.Version < stored.Version)) journal = await LinesAsync(slug, cancel);
-        return new(stored.Site, stored.Version, [.. journal.Where(l => l.Version <= stored.Version)], stored.IsOld);
+        return new(stored.Site, stored.Version, [.. journal.Where(l => l.Version <= stored.Version)], stored.IsOld) { LastGood = stored.LastGood };
     }
 
     /// <summary>Edits with their patches, oldest first.</summary>
@@ -194,16 +197,39 @@ public sealed class SiteStore
         return await db.Assets.AsNoTracking().FirstOrDefaultAsync(a => a.Hash == hash, cancel) is { } row ? new(row.Hash, row.MediaType, row.Bytes) : null;
     }
 
-    private async Task<(Site Site, long Version, bool IsOld)?> DocumentAsync(string slug, CancellationToken cancel)
+    private async Task<(Site Site, long Version, bool IsOld, long LastGood)?> DocumentAsync(string slug, CancellationToken cancel)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
-        var checkpoint = await db.Checkpoints.AsNoTracking().Where(c => c.Slug == slug && db.Sites.Any(s => s.Slug == slug && s.Deleted == null)).OrderByDescending(c => c.Version).FirstOrDefaultAsync(cancel);
-        if (checkpoint is null) return null;
-        var since = await db.Journal.AsNoTracking().Where(j => j.Slug == slug && j.Version > checkpoint.Version).OrderBy(j => j.Version).Select(j => j.Patch).ToListAsync(cancel);
-        var document = StoredDocument.Parse(checkpoint.Document);
-        foreach (var patch in since) document.Apply(patch);
-        var site = document.Read();
-        return (site, checkpoint.Version + since.Count, !document.Says(site));
+        var checkpoints = db.Checkpoints.AsNoTracking().Where(c => c.Slug == slug && db.Sites.Any(s => s.Slug == slug && s.Deleted == null)).OrderByDescending(c => c.Version);
+        long? version = null;
+        // The latest, and an earlier one only where nothing since can be read.
+        await foreach (var checkpoint in checkpoints.AsAsyncEnumerable().WithCancellation(cancel))
+        {
+            var since = await db.Journal.AsNoTracking().Where(j => j.Slug == slug && j.Version > checkpoint.Version).OrderBy(j => j.Version).Take(version is null ? int.MaxValue : CheckpointEvery).Select(j => j.Patch).ToListAsync(cancel);
+            version ??= checkpoint.Version + since.Count;
+            for (var count = since.Count; count >= 0; count--)
+            {
+                if (Read(checkpoint.Document, since.Take(count)) is var (site, isOld)) return (site, version.Value, isOld, checkpoint.Version + count);
+            }
+        }
+        return version is null ? null : throw new InvalidDataException($"Nothing that is stored of {slug} can be read.");
+    }
+
+    /// <summary>A document with patches; null where it cannot be read.</summary>
+    /// <exception cref="NewerFormatException">A later program wrote it.</exception>
+    private static (Site Site, bool IsOld)? Read(string checkpoint, IEnumerable<string> patches)
+    {
+        try
+        {
+            var document = StoredDocument.Parse(checkpoint);
+            foreach (var patch in patches) document.Apply(patch);
+            var site = document.Read();
+            return (site, !document.Says(site));
+        }
+        catch (Exception broken) when (broken is not NewerFormatException and (JsonException or FormatException or InvalidDataException or InvalidOperationException or NotSupportedException or ArgumentException or NullReferenceException))
+        {
+            return null;
+        }
     }
 
     /// <summary>What undo and history tell of the latest edits, without their patches.</summary>

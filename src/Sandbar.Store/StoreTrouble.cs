@@ -24,7 +24,7 @@ public static class StoreTrouble
         Full => "The disk is full: make room, then try again.",
         InputOutput => "The disk the store lies on does not answer as it should.",
         Corrupt or NoDatabase => "The file sandbar.db of the store is damaged: put a copy of it in its place, or start over with --fresh, which keeps the damaged one.",
-        CannotOpen => "The store cannot be opened: its folder is not there, or this user may not read it.",
+        CannotOpen => "The store cannot be opened: its folder is not there, lies on a read-only disk, or this user may not read and write in it.",
         _ => null,
     };
 }

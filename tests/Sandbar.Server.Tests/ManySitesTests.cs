@@ -1,6 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using Microsoft.Data.Sqlite;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Store;
@@ -78,6 +79,50 @@ public sealed class ManySitesTests : IAsyncLifetime
         await server.EditAsync(3, LocalServer.SetColor("#654321")).OkAsync();
     }
 
+    /// <summary>What is stored last cannot be read at all: the site opens as it was before, keeps that, and undo goes no further.</summary>
+    [Fact]
+    public async Task A_site_that_cannot_be_read_opens_to_what_can_be()
+    {
+        await server.EditAsync(0, LocalServer.SetColor("#123456")).OkAsync();
+        await server.EditAsync(1, LocalServer.SetColor("#abcdef")).OkAsync();
+        await server.RestartAsync(() => SqlAsync("UPDATE Journal SET Patch = replace(Patch, '#abcdef', '\"}{') WHERE Version = 2"));
+        var site = await server.SiteAsync(openedAt: 3);
+        Assert.Equal((3L, "#123456"), (site.Version(), site.Color()));
+        Assert.Null(site["history"]!["undo"]);
+        await server.EditAsync(3, LocalServer.SetColor("#654321"), openedAt: 3).OkAsync();
+        await server.RestartAsync();
+        Assert.Equal("#123456", (await server.ReverseAsync("undo", 4, openedAt: 3).OkAsync()).Color());
+    }
+
+    /// <summary>Nothing of it can be read, or only a newer program can: it says so, stays as it is, and can be put away.</summary>
+    [Theory]
+    [InlineData("'{'", HttpStatusCode.InternalServerError, "cannot be read")]
+    [InlineData("replace(Document, '\"format\":2', '\"format\":99')", HttpStatusCode.ServiceUnavailable, "newer")]
+    public async Task A_site_that_cannot_be_opened_can_be_put_away(string document, HttpStatusCode status, string said)
+    {
+        await server.RestartAsync(() => SqlAsync($"UPDATE Checkpoints SET Document = {document}"));
+        using (var opened = await server.Client.GetAsync("/api/sites/pellwyn?window=w", Cancel))
+        {
+            Assert.Equal(status, opened.StatusCode);
+            Assert.Contains(said, (await opened.JsonAsync())["detail"]!.GetValue<string>(), StringComparison.Ordinal);
+        }
+        using (var away = await server.Client.DeleteAsync("/api/sites/pellwyn", Cancel)) Assert.True(away.IsSuccessStatusCode);
+        using (var again = await server.Client.DeleteAsync("/api/sites/pellwyn", Cancel)) Assert.Equal(HttpStatusCode.NotFound, again.StatusCode);
+        Assert.Empty(await NamesAsync());
+    }
+
+    /// <summary>A store that is damaged while it is in use says so, edit by edit; nothing is taken for stored.</summary>
+    [Fact]
+    public async Task A_damaged_store_is_said_to_be()
+    {
+        await server.EditAsync(0, LocalServer.SetColor("#123456")).OkAsync();
+        SqliteConnection.ClearAllPools();
+        await using (var file = File.OpenWrite(Path.Combine(server.Store, "sandbar.db"))) await file.WriteAsync(new byte[8192], Cancel);
+        using var answer = await server.EditAsync(1, LocalServer.SetColor("#654321"));
+        Assert.Equal(HttpStatusCode.ServiceUnavailable, answer.StatusCode);
+        Assert.Contains("damaged", (await answer.JsonAsync())["detail"]!.GetValue<string>(), StringComparison.Ordinal);
+    }
+
     /// <summary>More sites than are held open: those that were closed are there again when they are asked for.</summary>
     [Fact]
     public async Task Many_sites_are_opened_closed_and_opened_again()
@@ -90,6 +135,15 @@ public sealed class ManySitesTests : IAsyncLifetime
         await server.EditAsync(0, LocalServer.SetColor("#123456")).OkAsync();
         Assert.Equal("#123456", (await server.SiteAsync()).Color());
         Assert.Equal(31, (await NamesAsync()).Count);
+    }
+
+    private async Task SqlAsync(string sql)
+    {
+        await using var connection = new SqliteConnection($"Data Source={Path.Combine(server.Store, "sandbar.db")}");
+        await connection.OpenAsync(Cancel);
+        await using var command = connection.CreateCommand();
+        command.CommandText = sql;
+        Assert.True(await command.ExecuteNonQueryAsync(Cancel) > 0);
     }
 
     private async Task<List<string>> NamesAsync() => [.. (await server.Client.GetFromJsonAsync<JsonArray>("/api/sites", Cancel))!.Select(s => s!["name"]!.GetValue<string>())];

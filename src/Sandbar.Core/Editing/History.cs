@@ -57,13 +57,15 @@ public static class History
         for (var i = journal.Count - 1; i >= 0 && (undo is null || mayRedo); i--)
         {
             var line = journal[i];
+            // No patch leads further back than here.
+            if (!line.IsOfToday) break;
             // Taken back by what holds itself: it no longer holds.
             var isActive = !undone.Contains(line.Gesture);
             if (isActive && line.Undoes is { } gesture) undone.Add(gesture);
             if (line.Window != window && line.Version > openedAt) continue;
-            if (isActive && line is { Undoes: null, IsOfToday: true }) undo ??= line;
+            if (isActive && line.Undoes is null) undo ??= line;
             if (!mayRedo) continue;
-            if (line.Undoes is null || !line.IsOfToday) mayRedo = false;
+            if (line.Undoes is null) mayRedo = false;
             else if (isActive && !line.Again) (redo, mayRedo) = (line, false);
         }
         // What is made again is the taking back that is taken back: its words are those of the gesture it undid.

@@ -6,6 +6,10 @@ using Sandbar.Css;
 
 namespace Sandbar.Core.Interchange;
 
+/// <summary>A document is of a format that only a later program knows: it is to be left as it is.</summary>
+public sealed class NewerFormatException(int format)
+    : FormatException($"/format: this site file is of format {format}, and this Sandbar reads up to {Site.CurrentFormat}. Open it with a newer Sandbar.");
+
 /// <summary>
 /// A site as it was stored, of whatever format: patches of its own format are applied to it as they are; before one of a later format, and when it is
 /// read as a site, it is brought up to that format.
@@ -31,7 +35,7 @@ public sealed class StoredDocument
         if (JsonNode.Parse(json, documentOptions: Depth) is not JsonObject root || root["format"] is not JsonValue number)
             throw new FormatException("This is not a site file: it does not say its format at the top.");
         if (number.GetValueKind() != JsonValueKind.Number || !number.TryGetValue<int>(out var format)) throw new FormatException("/format: the format of a site file is a whole number.");
-        if (format > Site.CurrentFormat) throw new FormatException($"/format: this site file is of format {format}, and this Sandbar reads up to {Site.CurrentFormat}. Open it with a newer Sandbar.");
+        if (format > Site.CurrentFormat) throw new NewerFormatException(format);
         return format >= 1 ? new(root, format) : throw new FormatException($"/format: there is no format {format}.");
     }
 
