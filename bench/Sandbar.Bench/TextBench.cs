@@ -80,7 +80,7 @@ internal static class TextBench
         Timed(() => Core.Foundations.Uses.Of(after!.Stored.Site, "color", "beet"));
         Timed(() => Reach.Of(sample, after!.Stored.Site, CancellationToken.None));
         Timed(() => SilencedSettings.Of(after!.Stored.Site, after.Sheet, CancellationToken.None));
-        Timed(() => ContrastPairs.Of(after!.Stored.Site));
+        Timed(() => ContrastPairs.Of(after!.Stored.Site, CancellationToken.None));
         Timed(() => new RenameThing(ColorKind.Kind, "beet", "Radish").Apply(after!.Stored.Site));
         Timed(() => StyleSheetText.Release(after!.Sheet, i => i.File));
         if (name != "warm") Console.WriteLine($"{name,-32}{string.Concat(figures.Select((f, i) => $"{f,8:0}{(i == 4 ? "  " : "")}"))}");

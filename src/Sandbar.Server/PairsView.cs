@@ -10,9 +10,9 @@ namespace Sandbar.Server;
 /// <param name="Lowest">The text that reads worst among what must be readable; null where there is none.</param>
 public sealed record PairsView(long Version, bool OverridesNotCounted, PairInUseView? Lowest, IReadOnlyList<PairInUseView> Pairs)
 {
-    public static PairsView Of(Site site, long version)
+    public static PairsView Of(Site site, long version, CancellationToken cancel)
     {
-        var pairs = ContrastPairs.Of(site);
+        var pairs = ContrastPairs.Of(site, cancel);
         var lowest = pairs.Where(p => p.Kind is PairKind.Text or PairKind.LargeText && p.Target > 0).MinBy(p => p.Ratio);
         return new(version, site.Overrides.Site.Trim().Length > 0, lowest is null ? null : PairInUseView.Of(site, lowest), [.. pairs.Select(p => PairInUseView.Of(site, p))]);
     }

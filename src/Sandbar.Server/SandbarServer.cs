@@ -4,8 +4,8 @@ using System.Text.Json;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Routing.Constraints;
 using Microsoft.Extensions.FileProviders;
-using Sandbar.Core.Interchange;
 using Sandbar.Core.Design;
+using Sandbar.Core.Interchange;
 using Sandbar.Core.Samples.Pellwyn;
 using Sandbar.Store;
 

@@ -38,7 +38,7 @@ internal static class SiteEndpoints
         api.MapGet("/families", () => TypedResults.Ok(BundledFamilies.All.Select(BundledFamilyView.Of).ToList())).WithName("listFamilies");
 
         api.MapGet("/sites/{slug}/pairs", async Task<Results<Ok<PairsView>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
-            await sites.FindAsync(slug, cancel) is { } head ? TypedResults.Ok(PairsView.Of(head.Stored.Site, head.Stored.Version)) : Missing(slug)).WithName("getPairs");
+            await sites.FindAsync(slug, cancel) is { } head ? TypedResults.Ok(PairsView.Of(head.Stored.Site, head.Stored.Version, cancel)) : Missing(slug)).WithName("getPairs");
 
         api.MapGet("/sites/{slug}/silenced", async Task<Results<Ok<IReadOnlyList<CssProblemView>>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
         {

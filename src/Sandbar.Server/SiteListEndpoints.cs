@@ -125,7 +125,7 @@ internal static class SiteListEndpoints
             _ = SiteView.Of(new(new(site, 0, []), StyleSheetRenderer.Render(site)));
             _ = SiteRelease.Files(site).Sum(f => f.Text?.Length ?? 0);
             _ = Specimen.Write(site, StageEndpoints.Around(site));
-            _ = ContrastPairs.Of(site);
+            _ = ContrastPairs.Of(site, CancellationToken.None);
         }
         catch (Exception broken) when (broken is not OperationCanceledException)
         {

@@ -8,6 +8,8 @@ internal static class ForcedStates
 {
     private static readonly (string PseudoClass, string Force)[] Forced = [("hover", "hover"), ("focus-visible", "focus"), ("active", "pressed"), ("disabled", "off")];
 
+    private static readonly (string PseudoClass, ImmutableArray<ComponentValue> Values)[] Written = [.. Forced.Select(f => (f.PseudoClass, Parser.ParseValues(State(f.PseudoClass, f.Force))))];
+
     /// <summary>The selector with its states forceable: <c>:hover</c> becomes <c>:is(:hover, [data-force~="hover"])</c>.</summary>
     public static string In(string selector)
     {
@@ -26,10 +28,10 @@ internal static class ForcedStates
         foreach (var value in selector)
         {
             if (value is TokenValue { Token: { Kind: TokenKind.Ident } name } && values is [.., TokenValue { Token.Kind: TokenKind.Colon }]
-                && Forced.FirstOrDefault(f => name.IsIdent(f.PseudoClass)) is { PseudoClass: not null } forced)
+                && Array.Find(Written, f => name.IsIdent(f.PseudoClass)) is { PseudoClass: not null } forced)
             {
                 values.RemoveAt(values.Count - 1);
-                values.AddRange(Parser.ParseValues(State(forced.PseudoClass, forced.Force)));
+                values.AddRange(forced.Values);
             }
             else
             {

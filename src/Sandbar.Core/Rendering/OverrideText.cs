@@ -16,14 +16,15 @@ public sealed class OverrideText
     private static readonly ConditionalWeakTable<string, OverrideText> Known = [];
 
     private readonly Lazy<StyleSheetNode> tree;
-    private readonly Lazy<string> staged, released;
+    private readonly Lazy<OverrideWriter> staged;
+    private readonly Lazy<string> released;
     private readonly Lazy<ImmutableArray<SyntaxError>> problems;
 
     private OverrideText(string source)
     {
         tree = new(() => Parser.ParseStyleSheet(source));
-        staged = new(() => new OverrideWriter(Tree, SheetUse.Stage).Text);
-        released = new(() => new OverrideWriter(Tree, SheetUse.Release).Text);
+        staged = new(() => new OverrideWriter(Tree, SheetUse.Stage));
+        released = new(() => staged.Value.HasStates ? new OverrideWriter(Tree, SheetUse.Release).Text : staged.Value.Text);
         problems = new(FindProblems);
     }
 
@@ -36,7 +37,7 @@ public sealed class OverrideText
     public static OverrideText Of(string source) => Known.GetValue(source, s => new(s));
 
     /// <summary>The rules that can be read, and the comments between them, written anew: what does not parse is left out, as browsers do.</summary>
-    public string Readable(SheetUse use) => (use == SheetUse.Stage ? staged : released).Value;
+    public string Readable(SheetUse use) => use == SheetUse.Stage ? staged.Value.Text : released.Value;
 
     internal static bool IsRefused(RuleNode rule) =>
         rule is AtRuleNode at && (at.Name.Equals("import", StringComparison.OrdinalIgnoreCase) || at.Name.Equals("charset", StringComparison.OrdinalIgnoreCase)

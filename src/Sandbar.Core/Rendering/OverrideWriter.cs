@@ -10,6 +10,7 @@ internal sealed class OverrideWriter
     private readonly StringBuilder text = new();
     private readonly StyleSheetNode sheet;
     private readonly SheetUse use;
+    private string? written;
     private int nextComment;
 
     public OverrideWriter(StyleSheetNode sheet, SheetUse use)
@@ -24,7 +25,10 @@ internal sealed class OverrideWriter
         Comments(sheet.Source.Length, "");
     }
 
-    public string Text => text.ToString();
+    public string Text => written ??= text.ToString();
+
+    /// <summary>Whether the stage's form differs from the released one.</summary>
+    public bool HasStates { get; private set; }
 
     private void Items(ImmutableArray<BlockItem> items, int end, string indent)
     {
@@ -42,7 +46,9 @@ internal sealed class OverrideWriter
         var at = rule as AtRuleNode;
         text.Append(indent);
         if (at is not null) text.Append('@').Append(Serializer.Identifier(at.Name)).Append(at.Prelude.IsEmpty ? "" : " ");
-        Serializer.Append(text, use == SheetUse.Stage && at is null ? ForcedStates.In(rule.Prelude) : rule.Prelude, indent + "  ");
+        var prelude = use == SheetUse.Stage && at is null ? ForcedStates.In(rule.Prelude) : rule.Prelude;
+        HasStates |= prelude != rule.Prelude;
+        Serializer.Append(text, prelude, indent + "  ");
         if (at is { BlockStart: < 0 })
         {
             text.Append(";\n");

@@ -24,7 +24,8 @@ public static class ContrastPairs
     private const int GradientSamples = 8;
 
     /// <summary>The pairs, those that fail first, then by how near they come to what they must reach.</summary>
-    public static ImmutableArray<ContrastPair> Of(Site site)
+    /// <exception cref="OperationCanceledException">Nobody waits for them any more; asked before each page.</exception>
+    public static ImmutableArray<ContrastPair> Of(Site site, CancellationToken cancel)
     {
         var found = new List<Met>();
         bool[] preferences = site.Palette.Schemes.Any(s => s.TurnsInto is ReferenceValue) ? [false, true] : [false];
@@ -32,6 +33,7 @@ public static class ContrastPairs
         {
             foreach (var page in site.Pages)
             {
+                cancel.ThrowIfCancellationRequested();
                 foreach (var width in Widths(site, page))
                 {
                     var walk = new Walk(site, page, dark, width, found);

@@ -9,7 +9,7 @@ namespace Sandbar.Core.Reviewing;
 /// <param name="Note">What is said where the rest begins; empty where nothing is left out.</param>
 internal sealed record LookedUp(ImmutableArray<FlatRule> Rules, ImmutableArray<SyntaxError> Note)
 {
-    private const int MostRules = 3000;
+    private const int MostRules = 2000;
 
     public bool IsWhole => Note.IsEmpty;
 

@@ -17,7 +17,7 @@ public sealed class Parser
     // Values and items of what is not finished yet, innermost last: each takes its own from the end.
     private readonly List<ComponentValue> values = [];
     private readonly List<BlockItem> items = [];
-    private readonly Token[] tokens;
+    private readonly List<Token> tokens;
     private readonly ImmutableArray<SyntaxNode> comments;
     private int at;
     private int depth;
@@ -25,10 +25,9 @@ public sealed class Parser
     private Parser(string source)
     {
         this.source = source;
-        var read = Tokenizer.Read(source, errors);
-        comments = [.. read.Where(t => t.Kind == TokenKind.Comment).Select(t => new SyntaxNode(t.Start, t.End))];
-        if (comments.Length > 0) read.RemoveAll(t => t.Kind == TokenKind.Comment);
-        tokens = [.. read];
+        tokens = Tokenizer.Read(source, errors);
+        comments = [.. tokens.Where(t => t.Kind == TokenKind.Comment).Select(t => new SyntaxNode(t.Start, t.End))];
+        if (comments.Length > 0) tokens.RemoveAll(t => t.Kind == TokenKind.Comment);
     }
 
     /// <summary>Parses a whole sheet. Never throws: errors are part of the answer.</summary>
@@ -48,7 +47,7 @@ public sealed class Parser
         return parser.TakeValues(0);
     }
 
-    private ref readonly Token Current => ref tokens[at];
+    private ref readonly Token Current => ref CollectionsMarshal.AsSpan(tokens)[at];
 
     private Token Take() => Current.Kind == TokenKind.End ? Current : tokens[at++];
 

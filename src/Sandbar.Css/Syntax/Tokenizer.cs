@@ -15,11 +15,14 @@ public sealed class Tokenizer
     private const int Eof = -1;
     private const char Replacement = '\uFFFD';
 
+    // Most names of a sheet stand in it again and again.
+    private readonly HashSet<string> names = new(StringComparer.Ordinal);
+    private readonly HashSet<string>.AlternateLookup<ReadOnlySpan<char>> known;
     private readonly string source;
     private readonly List<SyntaxError> errors;
     private int at;
 
-    private Tokenizer(string source, List<SyntaxError> errors) => (this.source, this.errors) = (source, errors);
+    private Tokenizer(string source, List<SyntaxError> errors) => (this.source, this.errors, known) = (source, errors, names.GetAlternateLookup<ReadOnlySpan<char>>());
 
     /// <summary>All tokens, comments included, closed by one <see cref="TokenKind.End"/>.</summary>
     public static List<Token> Read(string source, List<SyntaxError>? errors = null)
@@ -34,6 +37,15 @@ public sealed class Tokenizer
         }
         while (token.Kind != TokenKind.End);
         return tokens;
+    }
+
+    private string Text(int start, int end)
+    {
+        var piece = source.AsSpan(start, end - start);
+        if (known.TryGetValue(piece, out var before)) return before;
+        var text = piece.ToString();
+        names.Add(text);
+        return text;
     }
 
     private void Error(int start, int end, string message)
@@ -120,14 +132,14 @@ public sealed class Tokenizer
         return new(TokenKind.Comment, start, at);
     }
 
-    private Token Delim(int start) => new(TokenKind.Delim, start, ++at, source.Substring(start, 1));
+    private Token Delim(int start) => new(TokenKind.Delim, start, ++at, Text(start, start + 1));
 
     // §4.3.3
     private Token Numeric(int start)
     {
         var hasSign = Peek() is '+' or '-';
         var (number, isInteger) = Number();
-        var written = source[start..at];
+        var written = Text(start, at);
         if (StartsIdent(0))
         {
             var unit = Name();
@@ -254,7 +266,7 @@ public sealed class Tokenizer
         while (end < source.Length && source[end] != '\0' && IsNameChar(source[end])) end++;
         if (end >= source.Length || (source[end] != '\\' && source[end] != '\0'))
         {
-            var plain = source[at..end];
+            var plain = Text(at, end);
             at = end;
             return plain;
         }

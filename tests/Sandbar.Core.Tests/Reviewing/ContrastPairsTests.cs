@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Foundations.Palette;
@@ -9,7 +10,7 @@ namespace Sandbar.Core.Tests.Reviewing;
 /// <summary>Which colours meet, read off the document. That axe-core finds the same on the released pages is a browser test.</summary>
 public class ContrastPairsTests
 {
-    private static readonly IReadOnlyList<ContrastPair> Pairs = ContrastPairs.Of(Demo.Site);
+    private static readonly IReadOnlyList<ContrastPair> Pairs = Of(Demo.Site);
 
     [Fact]
     public void Failures_come_first_and_every_ratio_is_that_of_its_two_colours()
@@ -60,7 +61,7 @@ public class ContrastPairsTests
     public void Widths_that_overlap_meet()
     {
         var site = Demo.Site.After(new SetCell("card-standard", "background", State.Rest, null, 700, "#101010")).After(new SetCell("card-standard", "title-text-color", State.Rest, 600, 820, "#fefefe"));
-        var met = ContrastPairs.Of(site).Where(p => p is { Look: "card-standard", Property: "title-text-color", Scheme: "day", State: State.Rest }).Select(p => (ColorText.Hex(p.Foreground), ColorText.Hex(p.Ground))).ToHashSet();
+        var met = Of(site).Where(p => p is { Look: "card-standard", Property: "title-text-color", Scheme: "day", State: State.Rest }).Select(p => (ColorText.Hex(p.Foreground), ColorText.Hex(p.Ground))).ToHashSet();
         var (text, ground) = (ColorText.Hex(SchemeColors.Resolve(site.Palette, site.Palette.Schemes.Get("day"), "text").Color), "#fffdf8");
         Assert.Equal([(text, "#101010"), ("#fefefe", "#101010"), ("#fefefe", ground), (text, ground)], met);
         Assert.Contains("#101010", Grounds(site, "button-outlined", "text-color", State.Rest).Concat(Grounds(site, "link-standard", "text-color", State.Rest)));
@@ -70,7 +71,7 @@ public class ContrastPairsTests
     public void Visitors_who_prefer_dark_are_counted_and_a_scheme_that_stays_is_not_turned()
     {
         Assert.Contains(Pairs, p => p is { Look: "heading-1-standard", Scheme: "dusk" });
-        var stays = ContrastPairs.Of(Demo.Site.After(Do.Turn("day", "stays")));
+        var stays = Of(Demo.Site.After(Do.Turn("day", "stays")));
         Assert.DoesNotContain(stays, p => p is { Look: "heading-1-standard", Scheme: "dusk" });
         Assert.Contains(stays, p => p is { Look: "footer-standard", Scheme: "dusk" });
     }
@@ -97,10 +98,10 @@ public class ContrastPairsTests
     public void What_a_slot_does_not_hold_makes_no_pair()
     {
         var site = Demo.Site with { Pages = [Demo.Site.Pages.Get("workshops")] };
-        Assert.Contains(ContrastPairs.Of(site), p => p is { Look: "card-standard", Property: "eyebrow-text-color" });
+        Assert.Contains(Of(site), p => p is { Look: "card-standard", Property: "eyebrow-text-color" });
         var page = site.Pages[0];
         var bare = site with { Pages = [page with { Sections = [.. page.Sections.Select(Without)] }] };
-        Assert.DoesNotContain(ContrastPairs.Of(bare), p => p is { Look: "card-standard", Property: "eyebrow-text-color" });
+        Assert.DoesNotContain(Of(bare), p => p is { Look: "card-standard", Property: "eyebrow-text-color" });
 
         static Block Without(Block block) => block with { Content = block.Content.Remove("eyebrow"), Blocks = [.. block.Blocks.Select(Without)] };
     }
@@ -109,7 +110,7 @@ public class ContrastPairsTests
     public void On_a_gradient_the_worst_place_counts()
     {
         var site = Demo.Site.After(new SetCell("button-filled", "background", State.Rest, null, null, "dawn"));
-        var pair = ContrastPairs.Of(site).First(p => p is { Look: "button-filled", Property: "text-color", State: State.Focus, Scheme: "day" });
+        var pair = Of(site).First(p => p is { Look: "button-filled", Property: "text-color", State: State.Focus, Scheme: "day" });
         var stops = new[] { "raised", "ground" }.Select(r => Contrast.Ratio(pair.Foreground, SchemeColors.Resolve(site.Palette, site.Palette.Schemes.Get("day"), r).Color));
         Assert.Equal(stops.Min(), pair.Ratio, 0.05);
     }
@@ -120,15 +121,17 @@ public class ContrastPairsTests
         // Source: Compositing and Blending Level 1, §9: both colours are mixed with the ground by hand.
         var site = Demo.Site.After(new SetCell("paragraph-standard", "text-color", State.Rest, null, null, "#000000")).After(new SetCell("button-filled", "opacity", State.Rest, null, null, "0.5"));
         var (ground, fill) = (ColorText.Parse("#f6efe2"), ColorText.Parse("#8a2846"));
-        var pair = ContrastPairs.Of(site).First(p => p is { Look: "button-filled", Property: "text-color", State: State.Rest, Scheme: "day" } && p.Pages.Contains("home"));
+        var pair = Of(site).First(p => p is { Look: "button-filled", Property: "text-color", State: State.Rest, Scheme: "day" } && p.Pages.Contains("home"));
         var mixed = new Color(ColorSpace.Srgb, (ground.C1 + fill.C1) / 2, (ground.C2 + fill.C2) / 2, (ground.C3 + fill.C3) / 2, 1);
         Assert.Equal(ColorText.Hex(mixed), ColorText.Hex(pair.Ground));
     }
 
+    private static ImmutableArray<ContrastPair> Of(Site site) => ContrastPairs.Of(site, TestContext.Current.CancellationToken);
+
     private static string Ground(string look, string property, string scheme) => Assert.Single(Grounds(look, property, scheme));
 
     private static List<string> Grounds(Site site, string look, string property, State state) =>
-        [.. ContrastPairs.Of(site).Where(p => p.Look == look && p.Property == property && p.State == state && p.Scheme == "day").Select(p => ColorText.Hex(p.Ground)).Distinct()];
+        [.. Of(site).Where(p => p.Look == look && p.Property == property && p.State == state && p.Scheme == "day").Select(p => ColorText.Hex(p.Ground)).Distinct()];
 
     private static List<string> Grounds(string look, string property, string scheme) =>
         [.. Pairs.Where(p => p.Look == look && p.Property == property && p.Scheme == scheme && p.State == State.Rest).Select(p => ColorText.Hex(p.Ground)).Distinct()];

@@ -72,7 +72,7 @@ public class NewSiteTests
         var (made, problems) = NewSite.Create(new("Any", ColorText.Hex(color), null, null, null), "any");
         Assert.Empty(problems);
         Assert.Empty(SiteCheck.Problems(made!.Site));
-        var pairs = ContrastPairs.Of(made.Site).Concat(ContrastPairs.Of(Specimen.AsOnlyPage(made.Site))).ToList();
+        var pairs = ContrastPairs.Of(made.Site, TestContext.Current.CancellationToken).Concat(ContrastPairs.Of(Specimen.AsOnlyPage(made.Site), TestContext.Current.CancellationToken)).ToList();
         Assert.Contains(pairs, p => p.Scheme == "dusk");
         Assert.All(pairs, p => Assert.True(p.Passes, $"{ColorText.Hex(color)}: {p.Look} {p.Property} {p.State} in {p.Scheme}: {ColorText.Hex(p.Foreground)} on {ColorText.Hex(p.Ground)} is {p.Ratio:0.00}"));
     }
