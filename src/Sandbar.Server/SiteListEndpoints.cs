@@ -26,6 +26,9 @@ internal static class SiteListEndpoints
     /// <summary>Largest site file within it, bytes: read, it takes many times as much.</summary>
     private const long LargestSiteFile = 16 * 1024 * 1024;
 
+    /// <summary>Bytes in memory after which an import clears up behind it.</summary>
+    private const long MuchMemory = 256 * 1024 * 1024;
+
     private const int MostEntries = 1000;
 
     private static readonly SemaphoreSlim Reading = new(1, 1);
@@ -77,6 +80,8 @@ internal static class SiteListEndpoints
             }
             finally
             {
+                // What a large one took is given back, which otherwise waits for the next who needs as much.
+                if (GC.GetTotalMemory(forceFullCollection: false) > MuchMemory) GC.Collect(GC.MaxGeneration, GCCollectionMode.Aggressive, blocking: true, compacting: true);
                 Reading.Release();
             }
         }).WithName("openSiteFile").Accepts<byte[]>("application/zip").ProducesProblem(StatusCodes.Status400BadRequest)

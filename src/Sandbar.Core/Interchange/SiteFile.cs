@@ -1,3 +1,4 @@
+using System.Text;
 using System.Text.Json;
 using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
@@ -13,6 +14,9 @@ public static class SiteFile
 {
     public const string Extension = ".sandbar.json";
 
+    /// <summary>Names, values and brackets of a file at most: several times what the largest site has, and few enough to be held in memory.</summary>
+    private const int MostTokens = 2_000_000;
+
     private static readonly JsonSerializerOptions Readable = new(SiteJson.Options) { WriteIndented = true, NewLine = "\n" };
 
     public static string Write(Site site) => JsonSerializer.Serialize(site, Readable) + "\n";
@@ -21,6 +25,14 @@ public static class SiteFile
     /// <param name="name">The site file's name without its extension.</param>
     public static string AssetPath(string name, ShelfItem item) => $"{name}.assets/{item.Hash}{Path.GetExtension(item.File)}";
 
+    private static int Tokens(string text)
+    {
+        var reader = new Utf8JsonReader(Encoding.UTF8.GetBytes(text), new() { MaxDepth = SiteJson.Options.MaxDepth });
+        var count = 0;
+        while (count <= MostTokens && reader.Read()) count++;
+        return count;
+    }
+
     /// <summary>Reads a site file.</summary>
     /// <exception cref="FormatException">It is broken, of a newer format, or not a site; the message says where and what.</exception>
     public static Site Read(string text)
@@ -28,7 +40,9 @@ public static class SiteFile
         try
         {
             // A mark at the beginning that says how it is encoded is no part of it.
-            var site = StoredDocument.Parse(text.TrimStart('\uFEFF')).Read();
+            text = text.TrimStart('\uFEFF');
+            if (text.Length > MostTokens && Tokens(text) > MostTokens) throw new FormatException($"/: the site file holds more than {MostTokens / 1_000_000} million values.");
+            var site = StoredDocument.Parse(text).Read();
             if (SiteCheck.Problems(site).FirstOrDefault() is { } problem) throw new FormatException($"{Quoted.Line(problem.Path)}: {problem.Message}");
             return site;
         }

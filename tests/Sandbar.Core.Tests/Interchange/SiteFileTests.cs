@@ -32,6 +32,13 @@ public class SiteFileTests
     public void What_is_no_site_is_refused_with_a_sentence(string text, string said) =>
         Assert.Contains(said, Assert.ThrowsAny<FormatException>(() => SiteFile.Read(text)).Message, StringComparison.Ordinal);
 
+    [Fact]
+    public void A_file_of_more_values_than_can_be_held_is_refused_before_they_are()
+    {
+        var refused = Assert.Throws<FormatException>(() => SiteFile.Read($"{{\"format\":2,\"x\":[{string.Concat(Enumerable.Repeat("[],", 1_000_000))}[]]}}"));
+        Assert.Contains("2 million values", refused.Message, StringComparison.Ordinal);
+    }
+
     /// <summary>Whatever could break out of a stylesheet, a page or a folder, or lead nowhere.</summary>
     [Theory]
     [InlineData("/slug", "\"../x\"", "/slug")]
