@@ -14,7 +14,9 @@ namespace Sandbar.Server.Tests;
 /// <summary>Random changes to the JSON of a good site file: it is refused with a sentence, or everything about it can be shown.</summary>
 public class HostileFileTests
 {
-    private static readonly string Good = SiteFile.Write(PellwynSample.Create().Site);
+    private static readonly string Good = SiteFile.Write(OneOfEach(PellwynSample.Create().Site));
+
+    private static readonly object[][] Places = [.. Paths(JsonNode.Parse(Good), [])];
 
     private static readonly string[] Texts =
     [
@@ -58,6 +60,22 @@ public class HostileFileTests
         },
         iter: RandomTimes.Of(1000));
 
+    /// <summary>The site with the sections that bring a part which none before them did: every place of a file is hit more often.</summary>
+    private static Site OneOfEach(Site site)
+    {
+        var seen = new HashSet<string>(StringComparer.Ordinal);
+        return site with { Pages = [.. site.Pages.Select(p => p with { Sections = [.. p.Sections.Where(IsNew)] })] };
+
+        bool IsNew(Block section)
+        {
+            var before = seen.Count;
+            seen.UnionWith(Parts(section));
+            return seen.Count > before;
+        }
+
+        static IEnumerable<string> Parts(Block block) => block.Blocks.SelectMany(Parts).Prepend(block.Part);
+    }
+
     /// <summary>All that is asked of a site that is open.</summary>
     private static void Show(Site site)
     {
@@ -81,9 +99,8 @@ public class HostileFileTests
 
     private static void Change(JsonNode root, int at, int what, int other, JsonNode? value)
     {
-        var nodes = Below(root).ToList();
-        var node = nodes[at % nodes.Count];
-        var from = nodes[other % nodes.Count];
+        // What a change before this one took away is passed over.
+        if (At(root, Places[at % Places.Length]) is not { } node || At(root, Places[other % Places.Length]) is not { } from) return;
         switch (what)
         {
             case <= 4:
@@ -113,13 +130,27 @@ public class HostileFileTests
         }
     }
 
-    private static IEnumerable<JsonNode> Below(JsonNode node)
+    /// <summary>The paths of all that stands in a node, names and places in lists from it down.</summary>
+    private static IEnumerable<object[]> Paths(JsonNode? node, object[] here)
     {
-        var inner = node switch { JsonObject map => map.Select(p => p.Value), JsonArray list => list, _ => Enumerable.Empty<JsonNode?>() };
-        foreach (var one in inner.OfType<JsonNode>().ToList())
+        var inner = node switch
         {
-            yield return one;
-            foreach (var deeper in Below(one)) yield return deeper;
+            JsonObject map => map.Select(p => (Key: (object)p.Key, p.Value)),
+            JsonArray list => list.Select((held, i) => (Key: (object)i, Value: held)),
+            _ => [],
+        };
+        foreach (var (key, held) in inner)
+        {
+            object[] path = [.. here, key];
+            yield return path;
+            foreach (var deeper in Paths(held, path)) yield return deeper;
         }
     }
+
+    private static JsonNode? At(JsonNode root, object[] path) => path.Aggregate((JsonNode?)root, (node, key) => (node, key) switch
+    {
+        (JsonObject map, string name) => map[name],
+        (JsonArray list, int place) when place < list.Count => list[place],
+        _ => null,
+    });
 }

@@ -28,6 +28,8 @@ public static class ContrastPairs
     public static ImmutableArray<ContrastPair> Of(Site site, CancellationToken cancel)
     {
         var found = new List<Met>();
+        var cells = new Dictionary<int, CellsAtWidth>();
+        var roles = new Dictionary<(string Scheme, string Role, int Step), Color>();
         bool[] preferences = site.Palette.Schemes.Any(s => s.TurnsInto is ReferenceValue) ? [false, true] : [false];
         foreach (var dark in preferences)
         {
@@ -36,7 +38,8 @@ public static class ContrastPairs
                 cancel.ThrowIfCancellationRequested();
                 foreach (var width in Widths(site, page))
                 {
-                    var walk = new Walk(site, page, dark, width, found);
+                    if (!cells.TryGetValue(width, out var atWidth)) cells[width] = atWidth = new(width);
+                    var walk = new Walk(site, page, dark, atWidth, roles, found);
                     foreach (var block in Blocks.OnPage(site, page)) walk.Visit(block, [walk.Start()]);
                 }
             }
@@ -76,6 +79,24 @@ public static class ContrastPairs
 
     private sealed record Met(PairKind Kind, string Look, string Property, State State, string Scheme, Color Foreground, Color Ground, double Target, string Page);
 
+    /// <summary>The cells that hold at one width.</summary>
+    private sealed class CellsAtWidth(int width)
+    {
+        private readonly Dictionary<object, Dictionary<(string Property, State State), (Value Value, CellKey Key)>> known = new(ReferenceEqualityComparer.Instance);
+
+        /// <summary>Those among the cells of a look or block: of a property in a state there is one for some widths at most, and it goes before the one for all.</summary>
+        public Dictionary<(string Property, State State), (Value Value, CellKey Key)> Of(ImmutableSortedDictionary<string, Value> cells)
+        {
+            if (known.TryGetValue(cells, out var holding)) return holding;
+            holding = [];
+            foreach (var (key, value) in cells.Select(c => (Key: CellKey.Parse(c.Key), c.Value)).OrderBy(c => c.Key.Widths != Interval.All))
+            {
+                if (key.Widths.Holds(width)) holding[(key.Property, key.State)] = (value, key);
+            }
+            return known[cells] = holding;
+        }
+    }
+
     /// <summary>What a block finds around it.</summary>
     /// <param name="Carried">Id of the scheme in force.</param>
     /// <param name="Ground">The colours behind it: one, or those along a gradient.</param>
@@ -88,7 +109,7 @@ public static class ContrastPairs
     }
 
     /// <summary>One way through a page, at one width.</summary>
-    private sealed class Walk(Site site, Page page, bool dark, int width, List<Met> found)
+    private sealed class Walk(Site site, Page page, bool dark, CellsAtWidth atWidth, Dictionary<(string Scheme, string Role, int Step), Color> roles, List<Met> found)
     {
         public Around Start() => new(page.Scheme, [Role(page.Scheme, "ground")], Role(page.Scheme, "text"), site.Type.Styles[0]);
 
@@ -121,7 +142,12 @@ public static class ContrastPairs
             return inside;
         }
 
-        private Color Role(string carried, string role, int step = 0) => SchemeColors.Released(SchemeColors.Resolve(site.Palette, Effective(carried), role, step).Color);
+        private Color Role(string carried, string role, int step = 0)
+        {
+            var scheme = Effective(carried);
+            if (roles.TryGetValue((scheme.Id, role, step), out var known)) return known;
+            return roles[(scheme.Id, role, step)] = SchemeColors.Released(SchemeColors.Resolve(site.Palette, scheme, role, step).Color);
+        }
 
         private Scheme Effective(string carried)
         {
@@ -234,24 +260,10 @@ public static class ContrastPairs
                 {
                     foreach (var from in at == State.Rest ? [State.Rest] : new[] { at, State.Rest })
                     {
-                        if (AtWidth(cells, property, from) is { } found) return found;
+                        if (walk.AtWidth.Of(cells).TryGetValue((property, from), out var found)) return found;
                     }
                 }
                 return null;
-            }
-
-            private (Value Value, CellKey Key)? AtWidth(ImmutableSortedDictionary<string, Value> cells, string property, State at)
-            {
-                (Value, CellKey)? found = null;
-                foreach (var (text, value) in cells)
-                {
-                    if (!text.StartsWith(property, StringComparison.Ordinal)) continue;
-                    var key = CellKey.Parse(text);
-                    if (key.Property != property || key.State != at) continue;
-                    if (key.Widths == Interval.All) found ??= (value, key);
-                    else if (key.Widths.Holds(walk.Width)) found = (value, key);
-                }
-                return found;
             }
 
             /// <summary>The value at Rest that one relative to it means: at its own widths where there is one, else at all; of one for all widths that of this width.</summary>
@@ -299,7 +311,7 @@ public static class ContrastPairs
 
         private Site Site => site;
 
-        private int Width => width;
+        private CellsAtWidth AtWidth => atWidth;
 
         private string PageId => page.Id;
 
