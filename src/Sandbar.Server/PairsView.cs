@@ -18,7 +18,7 @@ public sealed record PairsView(long Version, bool OverridesNotCounted, PairInUse
     }
 }
 
-/// <param name="Where">Part, look, property and state, in words.</param>
+/// <param name="Where">Part, look, property and state, in words, and what is around it in a state.</param>
 /// <param name="Ratio">Cut off, not rounded up: 4.49 is no 4.5.</param>
 /// <param name="Pages">Names of the pages it is met on.</param>
 public sealed record PairInUseView(
@@ -29,8 +29,10 @@ public sealed record PairInUseView(
     {
         var look = site.Looks.Get(pair.Look);
         return new(
-            pair.Kind, look.Part, look.Id, pair.Property, pair.State, PartCatalogue.CellName(look, new CellKey(pair.Property, pair.State, Interval.All)), site.Palette.Schemes.Get(pair.Scheme).Name,
+            pair.Kind, look.Part, look.Id, pair.Property, pair.State, PartCatalogue.CellName(look, new CellKey(pair.Property, pair.State, Interval.All)) + On(site, pair.Within), site.Palette.Schemes.Get(pair.Scheme).Name,
             ColorText.Hex(pair.Foreground), ColorText.Hex(pair.Ground), Math.Floor(pair.Ratio * 100) / 100, pair.Target, pair.Passes,
             [.. pair.Pages.Select(p => site.Pages.Get(p).Name)], pair.Places);
     }
+
+    private static string On(Site site, Surrounding? within) => within is null ? "" : $", on {PartCatalogue.Get(site.Looks.Get(within.Look).Part).Name} in {within.State}";
 }

@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text.Json;
 using System.Text.Json.Nodes;
 using CsCheck;
 using Sandbar.Core.Design;
@@ -26,15 +27,24 @@ public class HostileFileTests
         "tint 2", "leaf tint 1", "--x", "*/", "{", "}", "a,b", "+", "*", "/", "solid", "dashed", "auto", "normal", "word", "stays",
     ];
 
+    private static readonly string[] Values =
+    [
+        "{\"kind\":\"rest\",\"step\":3}", "{\"kind\":\"number\",\"number\":7,\"unit\":\"px\"}", "{\"kind\":\"word\",\"word\":\"none\"}",
+        "{\"kind\":\"reference\",\"to\":\"textStyle\",\"id\":\"body\",\"step\":0}", "{\"kind\":\"fixedColor\",\"css\":\"red\"}",
+        "{\"kind\":\"operation\",\"operator\":\"*\",\"left\":{\"kind\":\"number\",\"number\":2,\"unit\":\"px\"},\"right\":{\"kind\":\"rest\",\"step\":0}}",
+        "{\"kind\":\"rest\",\"step\":0}", "{\"kind\":\"number\",\"number\":-1,\"unit\":\"\"}", "{\"kind\":\"number\",\"number\":50,\"unit\":\"%\"}", "{\"kind\":\"list\",\"values\":[]}",
+        "{\"kind\":\"list\",\"values\":[{\"kind\":\"reference\",\"to\":\"color\",\"id\":\"beet\",\"step\":1}]}",
+        "{\"kind\":\"readable\",\"on\":{\"kind\":\"fixedColor\",\"css\":\"red\"}}",
+        "{\"kind\":\"sides\",\"top\":{\"kind\":\"word\",\"word\":\"none\"},\"right\":{\"kind\":\"number\",\"number\":7,\"unit\":\"px\"},\"bottom\":{\"kind\":\"rest\",\"step\":0},\"left\":{\"kind\":\"fixedColor\",\"css\":\"red\"}}",
+        "{\"kind\":\"sides\",\"top\":{\"kind\":\"rest\",\"step\":0},\"right\":{\"kind\":\"rest\",\"step\":0},\"bottom\":{\"kind\":\"rest\",\"step\":0},\"left\":{\"kind\":\"rest\",\"step\":1}}",
+        "{\"kind\":\"operation\",\"operator\":\"+\",\"left\":{\"kind\":\"reference\",\"to\":\"role\",\"id\":\"ground\",\"step\":0},\"right\":{\"kind\":\"number\",\"number\":2,\"unit\":\"px\"}}",
+        "{\"kind\":\"operation\",\"operator\":\"/\",\"left\":{\"kind\":\"reference\",\"to\":\"space\",\"id\":\"space-4\",\"step\":0},\"right\":{\"kind\":\"number\",\"number\":0,\"unit\":\"\"}}",
+    ];
+
     private static readonly Gen<JsonNode?> Fresh = Gen.OneOf<JsonNode?>(
         Gen.Int[0, Texts.Length - 1].Select(i => (JsonNode?)JsonValue.Create(Texts[i])),
         Gen.Int[0, 8].Select(i => (JsonNode?)JsonNode.Parse(new[] { "0", "1", "-1", "0.00001", "1e20", "99999999999", "null", "true", "2.5" }[i])),
-        Gen.Int[0, 7].Select(i => JsonNode.Parse(new[]
-        {
-            "[]", "{}", "{\"kind\":\"rest\",\"step\":3}", "{\"kind\":\"number\",\"number\":7,\"unit\":\"px\"}", "{\"kind\":\"word\",\"word\":\"none\"}",
-            "{\"kind\":\"reference\",\"to\":\"textStyle\",\"id\":\"body\",\"step\":0}", "{\"kind\":\"fixedColor\",\"css\":\"red\"}",
-            "{\"kind\":\"operation\",\"operator\":\"*\",\"left\":{\"kind\":\"number\",\"number\":2,\"unit\":\"px\"},\"right\":{\"kind\":\"rest\",\"step\":0}}",
-        }[i])));
+        Gen.Int[0, Values.Length + 1].Select(i => JsonNode.Parse(i < Values.Length ? Values[i] : i == Values.Length ? "[]" : "{}")));
 
     // Where, what, and with what: a new value, one from elsewhere in the file, nothing, or itself twice or within itself.
     private static readonly Gen<(int Node, int What, int Other, JsonNode? Value)[]> Changes =
@@ -46,19 +56,53 @@ public class HostileFileTests
         {
             var root = JsonNode.Parse(Good)!;
             foreach (var (node, what, other, value) in changes) Change(root, node, what, other, value?.DeepClone());
-            Site site;
-            try
-            {
-                site = SiteFile.Read(root.ToJsonString());
-            }
-            catch (FormatException refused)
-            {
-                Assert.Matches(@"\w.*\.\z", refused.Message);
-                return;
-            }
-            Show(site);
+            RefuseOrShow(root);
         },
         iter: RandomTimes.Of(1000));
+
+    /// <summary>Values of every form in every kind of place that holds one: each is refused, or shown.</summary>
+    [Fact]
+    public void A_value_of_any_form_is_refused_or_shown_in_any_place()
+    {
+        var good = JsonNode.Parse(Good)!;
+        var places = Places.Where(path => At(good, path) is JsonObject map && IsValue(map)).DistinctBy(Kind).ToList();
+        // When there is time, every value of the file too.
+        var own = RandomTimes.Of(1) > 1 ? Places.Select(path => At(good, path)).OfType<JsonObject>().Where(IsValue).Select(n => n.ToJsonString()) : [];
+        var forms = Values.Concat(own).Distinct().ToList();
+        Assert.All(typeof(Value).Assembly.GetTypes().Where(t => t.IsSubclassOf(typeof(Value)) && !t.IsAbstract), type => Assert.Contains(forms, f => Deserialized(f).GetType() == type));
+        Parallel.ForEach(places, path =>
+        {
+            foreach (var form in forms)
+            {
+                var root = JsonNode.Parse(Good)!;
+                At(root, path)!.ReplaceWith(JsonNode.Parse(form));
+                RefuseOrShow(root);
+            }
+        });
+    }
+
+    /// <summary>What a place is for: whichever of its list, whichever state and width, whichever role of a scheme.</summary>
+    private static string Kind(object[] path) =>
+        string.Join('/', path.Select((key, i) => key is string name && (i == 0 || path[i - 1] is not "colors") ? name.Split('@')[0] : "*"));
+
+    private static bool IsValue(JsonObject map) => map["kind"] is JsonValue kind && kind.GetValueKind() == JsonValueKind.String;
+
+    private static Value Deserialized(string form) => JsonSerializer.Deserialize<Value>(form, SiteJson.Options)!;
+
+    private static void RefuseOrShow(JsonNode root)
+    {
+        Site site;
+        try
+        {
+            site = SiteFile.Read(root.ToJsonString());
+        }
+        catch (FormatException refused)
+        {
+            Assert.Matches(@"\w.*\.\z", refused.Message);
+            return;
+        }
+        Show(site);
+    }
 
     /// <summary>The site with the sections that bring a part which none before them did: every place of a file is hit more often.</summary>
     private static Site OneOfEach(Site site)

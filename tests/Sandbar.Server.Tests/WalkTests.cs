@@ -37,7 +37,7 @@ public sealed class WalkTests : IAsyncLifetime
     public ValueTask DisposeAsync() => server.DisposeAsync();
 
     [Fact]
-    public Task Whatever_two_windows_do_everything_answers() => Steps.Array[1, 30].SampleAsync(WalkAsync, iter: RandomTimes.Of(12), threads: 1);
+    public Task Whatever_two_windows_do_everything_answers() => Steps.Array[1, 30].SampleAsync(WalkAsync, iter: RandomTimes.Of(8), threads: 1);
 
     /// <summary>A sheet of many lines with one of them replaced: windows that write in different lines are put together.</summary>
     private static string Sheet(int line, string css) => string.Join('\n', Enumerable.Range(0, 40).Select(n => n == line ? css.ReplaceLineEndings(" ") : $".line-{n} {{ top: {n}px }}"));

@@ -47,10 +47,10 @@ public static class ContrastPairs
         return
         [
             .. from met in found
-               group met by (met.Kind, met.Look, met.Property, met.State, met.Scheme, met.Foreground, met.Ground, met.Target) into same
+               group met by (met.Kind, met.Look, met.Property, met.State, met.Within, met.Scheme, met.Foreground, met.Ground, met.Target) into same
                let k = same.Key
                let pair = new ContrastPair(
-                   k.Kind, k.Look, k.Property, k.State, k.Scheme, k.Foreground, k.Ground, Contrast.Ratio(k.Foreground, k.Ground), k.Target,
+                   k.Kind, k.Look, k.Property, k.State, k.Within, k.Scheme, k.Foreground, k.Ground, Contrast.Ratio(k.Foreground, k.Ground), k.Target,
                    [.. same.Select(m => m.Page).Distinct()], same.Count())
                orderby pair.Passes, pair.Target == 0, pair.Ratio / Math.Max(pair.Target, 1)
                select pair,
@@ -77,7 +77,7 @@ public static class ContrastPairs
     private static bool Matters(string part, CellKey key) => PartCatalogue.Find(part)?.Property(key.Property) is { } property
         && (property.CssName is "color" or "background" or "opacity" || property.Kind.Types.Contains(CssType.Line) || property.Id.EndsWith("text-style", StringComparison.Ordinal));
 
-    private sealed record Met(PairKind Kind, string Look, string Property, State State, string Scheme, Color Foreground, Color Ground, double Target, string Page);
+    private sealed record Met(PairKind Kind, string Look, string Property, State State, Surrounding? Within, string Scheme, Color Foreground, Color Ground, double Target, string Page);
 
     /// <summary>The cells that hold at one width.</summary>
     private sealed class CellsAtWidth(int width)
@@ -103,7 +103,8 @@ public static class ContrastPairs
     /// <param name="Text">The text colour it inherits.</param>
     /// <param name="Style">The text style it inherits.</param>
     /// <param name="IsPointedAt">Whether the pointer may be within: not where an element around shows another look under it, and this is the one without.</param>
-    private sealed record Around(string Carried, ImmutableArray<Color> Ground, Color Text, TextStyle Style, bool IsPointedAt = true)
+    /// <param name="Within">The element around that is in a state, where that shows.</param>
+    private sealed record Around(string Carried, ImmutableArray<Color> Ground, Color Text, TextStyle Style, bool IsPointedAt = true, Surrounding? Within = null)
     {
         public bool LooksLike(Around other) => Ground.SequenceEqual(other.Ground) && Text == other.Text && Style == other.Style;
     }
@@ -137,7 +138,7 @@ public static class ContrastPairs
                 var found = element.Inside;
                 if (inside.Exists(found.LooksLike)) continue;
                 if (state == State.Hover) inside[0] = inside[0] with { IsPointedAt = false };
-                inside.Add(found);
+                inside.Add(state == State.Rest ? found : found with { Within = new(look.Id, state) });
             }
             return inside;
         }
@@ -164,7 +165,8 @@ public static class ContrastPairs
                 GroundOf("background"),
                 Color("text-color") ?? around.Text,
                 Style("text-style") ?? around.Style,
-                around.IsPointedAt);
+                around.IsPointedAt,
+                around.Within);
 
             public void TakeDown(ImmutableSortedDictionary<string, string> content)
             {
@@ -194,7 +196,7 @@ public static class ContrastPairs
                 Add(kind, property, color, ground, target);
                 if (HasLink(property, content) && walk.Site.Looks.FirstOrDefault(l => l.Part == "link") is { } link)
                 {
-                    var inText = new Around(around.Carried, ground, color, style, around.IsPointedAt);
+                    var inText = new Around(around.Carried, ground, color, style, around.IsPointedAt, around.Within);
                     walk.Look(PartCatalogue.Get(link.Part), link, ImmutableSortedDictionary<string, Value>.Empty, content.SetItem("text", "link"), inText);
                 }
             }
@@ -214,7 +216,7 @@ public static class ContrastPairs
                     .Select(i => (Behind: around.Ground[i % around.Ground.Length], On: ground[i % ground.Length]))
                     .Select(g => (Ground: Faded(g.On, g.Behind, opacity), Color: Faded(Compositing.Over(color, g.On), g.Behind, opacity)))
                     .MinBy(p => Contrast.Ratio(p.Color, p.Ground));
-                walk.Add(new(kind, look.Id, property.Id, state, walk.Effective(around.Carried).Id, worst.Color, worst.Ground, target, walk.PageId));
+                walk.Add(new(kind, look.Id, property.Id, state, around.Within, walk.Effective(around.Carried).Id, worst.Color, worst.Ground, target, walk.PageId));
             }
 
             private static Color Faded(Color color, Color behind, double opacity) =>

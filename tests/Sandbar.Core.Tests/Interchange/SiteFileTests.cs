@@ -58,6 +58,7 @@ public class SiteFileTests
     [InlineData("/looks/0/cells/background", "{\"kind\":\"word\",\"word\":\"red; }\"}", "background")]
     [InlineData("/looks/0/cells/background", "{\"kind\":\"reference\",\"to\":\"role\",\"id\":\"gone\",\"step\":0}", "background")]
     [InlineData("/looks/0/cells/background", "{\"kind\":\"rest\",\"step\":1}", "background")]
+    [InlineData("/looks/0/cells/background", "{\"kind\":\"readable\",\"on\":{\"kind\":\"reference\",\"to\":\"role\",\"id\":\"ground\",\"step\":0}}", "does not take readable on ground.")]
     [InlineData("/looks/0/cells/padding", "{\"kind\":\"number\",\"number\":1,\"unit\":\"px; }\"}", "padding")]
     [InlineData("/pages/1/slug", "\"../../etc/x\"", "/pages/catalogue/slug")]
     [InlineData("/pages/1/slug", "\"index\"", "/pages")]

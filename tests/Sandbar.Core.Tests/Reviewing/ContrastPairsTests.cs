@@ -17,7 +17,7 @@ public class ContrastPairsTests
     {
         Assert.True(Pairs.Select(p => p.Passes).SequenceEqual(Pairs.Select(p => p.Passes).Order()));
         Assert.All(Pairs, p => Assert.Equal(Contrast.Ratio(p.Foreground, p.Ground), p.Ratio));
-        Assert.Equal(Pairs.Count, Pairs.Select(p => (p.Kind, p.Look, p.Property, p.State, p.Scheme, p.Foreground, p.Ground, p.Target)).Distinct().Count());
+        Assert.Equal(Pairs.Count, Pairs.Select(p => (p.Kind, p.Look, p.Property, p.State, p.Within, p.Scheme, p.Foreground, p.Ground, p.Target)).Distinct().Count());
     }
 
     [Fact]
@@ -49,6 +49,7 @@ public class ContrastPairsTests
         site = site.After(new SetBlockLook(Blocks.All(site).First(b => b.Part == "button" && card.Blocks.Contains(b)).Id, "button-outlined"));
         Assert.Contains("#101010", Grounds(site, "button-outlined", "text-color", State.Rest));
         Assert.Contains("#101010", Grounds(site, "button-outlined", "text-color", State.Hover));
+        Assert.All(Of(site).Where(p => ColorText.Hex(p.Ground) == "#101010" && p.Look == "button-outlined"), p => Assert.Equal(new Surrounding("card-standard", State.Hover), p.Within));
         var lone = site with { Pages = [.. site.Pages.Select(p => p with { Sections = [.. p.Sections.Select(Only).OfType<Block>()] }).Where(p => p.Sections.Length > 0)], Frame = new(site.Frame.Header with { Blocks = [] }, site.Frame.Footer with { Blocks = [] }) };
         Assert.Equal(["#101010"], Grounds(lone, "button-outlined", "text-color", State.Hover));
 

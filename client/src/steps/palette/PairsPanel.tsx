@@ -83,7 +83,7 @@ function PairRow({ pair }: { pair: Pair }) {
       </td>
       <td>
         <Link title={pair.where} to={{ pathname: `/sites/${slug}/parts`, search: there.toString() }}>
-          <Shortened text={pair.where} end={14} />
+          <Shortened text={pair.where} end={endOf(pair.where)} />
         </Link>
       </td>
       <td className="quiet" title={`${KIND_NAMES[pair.kind]} on ${pair.pages.join(', ')}`}>
@@ -96,4 +96,10 @@ function PairRow({ pair }: { pair: Pair }) {
       </td>
     </tr>
   );
+}
+
+/** How much of the end of a place is always shown: what it lies on, where that is said. */
+function endOf(where: string): number {
+  const on = where.lastIndexOf(', on ');
+  return on < 0 ? 14 : where.length - on - 2;
 }

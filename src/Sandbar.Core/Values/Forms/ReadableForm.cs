@@ -12,5 +12,6 @@ public sealed class ReadableForm : ValueForm<ReadableValue>
 
     protected override string Css(SiteReads reads, ReadableValue value, Value? rest) => throw new InvalidOperationException("Only a scheme resolves what reads best.");
 
-    protected override CssType? TypeOf(Site site, ReadableValue value, Value? rest) => CssType.Color;
+    /// <summary>Outside a scheme it is no value of CSS.</summary>
+    protected override CssType? TypeOf(Site site, ReadableValue value, Value? rest) => null;
 }
