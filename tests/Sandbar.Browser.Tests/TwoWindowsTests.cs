@@ -60,6 +60,48 @@ public sealed class TwoWindowsTests : IAsyncLifetime
         static object Css(string css) => new { kind = "setOverrides", css };
     }
 
+    /// <summary>What is typed is kept from the first key: over a reload, over a server that is away, and over a step that is left while two lines clash.</summary>
+    [Fact]
+    public async Task What_is_typed_is_never_lost()
+    {
+        await workplace.Server.EditAsync(0, Css("a { top: 0 }\n"), window: "elsewhere").OkAsync();
+        Browser.Open(workplace.At("/sites/pellwyn/overrides"));
+        // The editor's undo takes back what was typed in it, and nothing has been.
+        Browser.Element(".cm-content").Click();
+        Browser.PressWithControl("z");
+        Browser.PressWithControl(Keys.End);
+        Browser.Press("b { top: 0 }");
+        Browser.Driver.Navigate().Refresh();
+        Browser.Until(() => Stored() == "a { top: 0 }\nb { top: 0 }", $"what was typed before the reload, not {Stored()}");
+
+        Browser.Settle();
+        Browser.Element(".cm-content").Click();
+        await workplace.Server.RestartAsync(async () =>
+        {
+            Browser.Until(() => State().StartsWith("No connection", StringComparison.Ordinal), "the connection to be missed");
+            Browser.PressWithControl(Keys.End);
+            Browser.Press("c { top: 0 }");
+            Browser.Until(() => State().Contains("kept here", StringComparison.Ordinal), "what is typed to be kept");
+            await Task.CompletedTask;
+        });
+        Browser.Until(() => Stored() == "a { top: 0 }\nb { top: 0 }c { top: 0 }", $"what was typed without a connection, not {Stored()}");
+        Browser.Until(() => State().StartsWith("All changes saved", StringComparison.Ordinal), "all to be saved");
+
+        Browser.Press("/* mine */");
+        await workplace.Server.EditAsync((await workplace.Server.SiteAsync()).Version(), Css("a { top: 0 }\nb { top: 0 }c { top: 2px }"), window: "elsewhere").OkAsync();
+        Browser.Until(() => State().StartsWith("Not everything", StringComparison.Ordinal), "the clash to be said");
+        Browser.Named("a", "Palette").Click();
+        Browser.Named("a", "Overrides").Click();
+        Browser.Until(() => Browser.Run<string>("return document.querySelector('.cm-content')?.textContent ?? ''").Contains("/* mine */", StringComparison.Ordinal), "what was typed");
+        Browser.Named("button", "Take what is stored").Click();
+        Browser.Until(() => State().StartsWith("All changes saved", StringComparison.Ordinal), "what is stored");
+        Assert.EndsWith("c { top: 2px }", Stored(), StringComparison.Ordinal);
+
+        string State() => Browser.Run<string>("return document.querySelector('.save-state').textContent");
+        string Stored() => workplace.Server.SiteAsync().GetAwaiter().GetResult()["site"]!["overrides"]!["css"]!.GetValue<string>();
+        static object Css(string css) => new { kind = "setOverrides", css };
+    }
+
     /// <summary>A window that is duplicated brings everything of the first with it: it is a second one, and one that is loaded again is itself.</summary>
     [Fact]
     public async Task A_duplicated_window_is_a_second_one()

@@ -123,9 +123,11 @@ function useSettledMark(): void {
   useEffect(() => {
     const root = document.documentElement;
     const mark = () => {
-      const { site, pending } = store.getState();
+      const { site, pending, typed } = store.getState();
       const version = String(site.version);
-      const settled = String(pending === 0 && root.dataset.loading === undefined && root.dataset.stage === version);
+      const settled = String(
+        pending === 0 && Object.values(typed).every((t) => t.wrong) && root.dataset.loading === undefined && root.dataset.stage === version,
+      );
       if (root.dataset.version !== version) root.dataset.version = version;
       if (root.dataset.settled !== settled) root.dataset.settled = settled;
     };

@@ -6,7 +6,8 @@ import { openLive, type Live } from './live';
 import { requestsOf, type EditAnswer, type OpenedSite } from './requests';
 import { changedSheet, withText, type Sheet } from './sheet';
 import { createTrials } from './trials';
-import { newGesture, windowId } from './window';
+import { createTyping, type TypedPlaces } from './typing';
+import { newGesture, typedKey, windowId } from './window';
 
 /** What a window knows of the site it edits. */
 export interface Editing {
@@ -27,6 +28,15 @@ export interface Editing {
   refused: string | null;
   attempt: (edit: Edit) => void;
   cancelTrial: () => void;
+  /** What was typed and is not stored yet, by its place. */
+  typed: TypedPlaces;
+  /** Types over what is stored: it is tried, kept, and stored when the hand rests. */
+  type: (place: string, edit: Edit, gesture: string) => void;
+  /** Stores what was typed without waiting. */
+  storeTyped: (place: string) => void;
+  /** Of what was typed over what somebody else wrote meanwhile, one stands. */
+  keepMine: (place: string) => void;
+  takeStored: (place: string) => void;
   /** Makes an edit; resolves to what is wrong with it, or null once it is stored. */
   /** @param madeOn the version it was made on, where that is not the one at hand */
   make: (edit: Edit, gesture?: string, madeOn?: number) => Promise<string | null>;
@@ -87,7 +97,7 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
     };
 
     /** One after the other, so that each is made on the version the one before it led to. */
-    const inTurn = (send: (version: number) => Promise<EditAnswer>, saidAtItsPlace = false): Promise<string | null> => {
+    const inTurn = (send: (version: number) => Promise<EditAnswer>, saidAtItsPlace = false): Promise<RequestFailed | null> => {
       trials.clear();
       set((s) => ({ pending: s.pending + 1, saving: true }));
       const done = queue.then(async () => {
@@ -96,9 +106,9 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
           return null;
         } catch (failed) {
           const { message, status } = failed as RequestFailed;
-          set({ trial: null, refused: null, trouble: status === 400 || (saidAtItsPlace && status === 409) ? null : message });
+          set({ trial: null, refused: null, trouble: status === 400 || saidAtItsPlace ? null : message });
           if (status === 409 || status === 404) await reload().catch(() => undefined);
-          return message;
+          return failed as RequestFailed;
         } finally {
           set((s) => ({ pending: s.pending - 1, saving: false }));
         }
@@ -106,6 +116,15 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
       queue = done;
       return done;
     };
+
+    const said = async (made: Promise<RequestFailed | null>) => (await made)?.message ?? null;
+
+    const typing = createTyping({
+      key: typedKey(opened.site.slug),
+      version: () => get().site.version,
+      onChange: (typed) => set({ typed }),
+      send: (typed) => inTurn((version) => requests.make(Math.min(version, typed.madeOn), typed.edit, typed.gesture), true),
+    });
 
     return {
       catalogue,
@@ -125,9 +144,21 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
         set({ trial: null, refused: null });
       },
       make: (edit, gesture = newGesture(), madeOn = Infinity) =>
-        inTurn((version) => requests.make(Math.min(version, madeOn), edit, gesture), madeOn !== Infinity),
-      reverse: (way, overwrite = false) => inTurn((version) => requests.reverse(version, way, overwrite)),
-      bringBack: (snapshot) => inTurn((version) => requests.bringBack(version, snapshot)),
+        said(inTurn((version) => requests.make(Math.min(version, madeOn), edit, gesture), madeOn !== Infinity)),
+      reverse: (way, overwrite = false) => said(inTurn((version) => requests.reverse(version, way, overwrite))),
+      bringBack: (snapshot) => said(inTurn((version) => requests.bringBack(version, snapshot))),
+      typed: typing.kept,
+      type: (place, edit, gesture) => {
+        trials.push(edit);
+        typing.type(place, edit, gesture);
+      },
+      storeTyped: (place) => void typing.store(place),
+      keepMine: typing.keepMine,
+      takeStored: (place) => {
+        trials.clear();
+        set({ trial: null, refused: null });
+        typing.takeStored(place);
+      },
       forgetTrouble: () => set({ trouble: null }),
       connected: true,
       connect: () => {
@@ -137,7 +168,10 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
           while (newest > get().site.version) await reload();
         };
         const connection = openLive(opened.site.slug, {
-          onConnected: (connected) => set({ connected }),
+          onConnected: (connected) => {
+            set({ connected });
+            if (connected) typing.storeAll();
+          },
           onVersion: (version, window) => {
             if (window === windowId) return;
             newest = Math.max(newest, version);
@@ -147,7 +181,9 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
           },
         });
         live = connection;
+        typing.open();
         return () => {
+          typing.close();
           connection.close();
           if (live === connection) live = null;
         };

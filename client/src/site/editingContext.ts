@@ -12,7 +12,19 @@ export function useEditingStore(): EditingStore {
 /** What can be done to the site. These never change, so nothing is drawn anew because of them. */
 export function useActions(): Pick<
   Editing,
-  'attempt' | 'cancelTrial' | 'make' | 'reverse' | 'bringBack' | 'forgetTrouble' | 'showBefore' | 'connect' | 'watch'
+  | 'attempt'
+  | 'cancelTrial'
+  | 'make'
+  | 'type'
+  | 'storeTyped'
+  | 'keepMine'
+  | 'takeStored'
+  | 'reverse'
+  | 'bringBack'
+  | 'forgetTrouble'
+  | 'showBefore'
+  | 'connect'
+  | 'watch'
 > {
   return useEditingStore().getState();
 }

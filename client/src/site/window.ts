@@ -21,6 +21,9 @@ export function keptOpenedAt(slug: string): number | undefined {
   return kept === null ? undefined : Number(kept);
 }
 
+/** Where this window keeps what was typed and is not stored yet. */
+export const typedKey = (slug: string): string => `${KEY}-typed-${slug}`;
+
 export const newGesture = (): string => crypto.randomUUID();
 
 /** Holds on to the window's name. One that was made by duplicating another brought that one's: it is a window of its own from here on. */

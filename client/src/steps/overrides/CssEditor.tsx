@@ -3,19 +3,17 @@ import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
 import { css, cssLanguage } from '@codemirror/lang-css';
 import { bracketMatching, HighlightStyle, indentOnInput, syntaxHighlighting } from '@codemirror/language';
 import { lintGutter, setDiagnostics } from '@codemirror/lint';
-import { Annotation, EditorState, type Extension } from '@codemirror/state';
+import { Annotation, EditorState, Transaction, type Extension } from '@codemirror/state';
 import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
-import { useEffect, useRef, type RefObject } from 'react';
+import { useEffect, useRef } from 'react';
 import type { CssProblem } from '../../api/client';
 import './CssEditor.css';
 
 interface Props {
   css: string;
-  /** Whether something was typed that is not stored yet: until it is, what is stored is older than what stands here. */
-  isAhead: boolean;
   /** The same at this very moment: a key may have been pressed since the last drawing. */
-  aheadNow: RefObject<boolean>;
+  latest: () => string;
   problems: readonly CssProblem[];
   /** What is said of lines that are right in themselves. */
   notes: readonly CssProblem[];
@@ -49,12 +47,12 @@ const look = EditorView.theme({
 });
 
 /** A real CSS editor: highlighting, completion with the site's own tokens, and the core's diagnostics at their place. */
-export function CssEditor({ css: text, isAhead, aheadNow, problems, notes, tokens, onType, onLeave }: Props) {
+export function CssEditor({ css: text, latest, problems, notes, tokens, onType, onLeave }: Props) {
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
-  const handlers = useRef({ onType, onLeave, tokens });
+  const handlers = useRef({ onType, onLeave, tokens, latest });
   useEffect(() => {
-    handlers.current = { onType, onLeave, tokens };
+    handlers.current = { onType, onLeave, tokens, latest };
   });
 
   useEffect(() => {
@@ -99,10 +97,11 @@ export function CssEditor({ css: text, isAhead, aheadNow, problems, notes, token
     return () => editor.destroy();
   }, []);
 
-  // What is stored changes under the editor by undo and redo; typing is already in it.
+  // What is stored changes under the editor by undo, redo and other windows; typing is already in it.
   useEffect(() => {
     const editor = view.current;
-    if (!editor || aheadNow.current) return;
+    if (!editor) return;
+    const text = handlers.current.latest();
     const before = editor.state.doc.toString();
     if (before === text) return;
     // Only what differs, so that the caret stays where it is.
@@ -112,9 +111,10 @@ export function CssEditor({ css: text, isAhead, aheadNow, problems, notes, token
     while (end < before.length - start && end < text.length - start && before.at(-1 - end) === text.at(-1 - end)) end++;
     editor.dispatch({
       changes: { from: start, to: before.length - end, insert: text.slice(start, text.length - end) },
-      annotations: fromOutside.of(true),
+      // The editor's own undo takes back what was typed here, nothing else.
+      annotations: [fromOutside.of(true), Transaction.addToHistory.of(false)],
     });
-  }, [text, isAhead, aheadNow]);
+  }, [text]);
 
   useEffect(() => {
     const editor = view.current;

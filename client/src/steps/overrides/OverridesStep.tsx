@@ -1,89 +1,40 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Alert, Button } from 'antd';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import { answered, api, type CssProblem } from '../../api/client';
 import { newGesture } from '../../site/window';
 import { useActions, useEditing, useEditingStore } from '../../site/editingContext';
+import type { Typed } from '../../site/typing';
 import { CssEditor } from './CssEditor';
 import './OverridesStep.css';
 
-const PAUSE = 700;
+/** What this step types into, among the places of a site. */
+const PLACE = 'overrides';
 
 /** The site's own CSS: live on the stage while typing, stored at a pause. */
 export default function OverridesStep() {
-  const { attempt, cancelTrial, make } = useActions();
+  const { type, storeTyped, keepMine, takeStored } = useActions();
   const editing = useEditingStore();
-  // The version whose text is being typed over: what others write meanwhile is put together with it, or asked about.
-  const basis = useRef<number | null>(null);
-  const [clash, setClashShown] = useState<string | null>(null);
-  const clashing = useRef(false);
-  const setClash = useCallback((said: string | null) => {
-    clashing.current = said !== null;
-    setClashShown(said);
-  }, []);
   const stored = useEditing((e) => e.site.overrides.css);
+  const mine = useEditing((e) => e.typed[PLACE]);
   const storedProblems = useEditing((e) => e.site.overrides.problems);
   const triedProblems = useEditing((e) => e.trial?.problems);
   const tokens = useTokens();
-  const timer = useRef(0);
-  const waiting = useRef<string | null>(null);
-  const [isAhead, setIsAhead] = useState(false);
-  const aheadNow = useRef(false);
-  const setAhead = useCallback((ahead: boolean) => {
-    aheadNow.current = ahead;
-    setIsAhead(ahead);
-  }, []);
   const gesture = useRef({ id: newGesture(), line: -1 });
   const problems = triedProblems ?? storedProblems;
-  const notes = useSilenced(stored, triedProblems !== null && triedProblems !== undefined);
+  const notes = useSilenced(stored, mine !== undefined);
 
-  const store = useCallback(() => {
-    window.clearTimeout(timer.current);
-    // What is asked about is not stored before there is an answer.
-    if (waiting.current === null || clashing.current) return;
-    const css = waiting.current;
-    waiting.current = null;
-    // What could not be stored stays in the editor, to be stored with what is typed next.
-    void make({ kind: 'setOverrides', css }, gesture.current.id, basis.current ?? undefined).then((wrong) => {
-      setClash(wrong);
-      setAhead(waiting.current !== null || wrong !== null);
-      if (wrong === null && waiting.current === null) basis.current = null;
-      else if (wrong !== null) waiting.current ??= css;
-    });
-  }, [make, setAhead, setClash]);
-
-  /** What was typed stands, whatever others wrote in the same lines. */
-  const keepMine = () => {
-    basis.current = editing.getState().site.version;
-    setClash(null);
-    store();
-  };
-  /** What is stored stands. */
-  const takeTheirs = () => {
-    waiting.current = null;
-    basis.current = null;
-    setClash(null);
-    cancelTrial();
-    setAhead(false);
-  };
-
-  // What was typed is stored when the step is left, too.
+  // What was typed is on the stage, also where it was typed before the step was left or the window loaded again.
   useEffect(() => {
-    return store;
-  }, [store]);
+    const { typed, attempt } = editing.getState();
+    if (typed[PLACE]) attempt(typed[PLACE].edit);
+    return () => storeTyped(PLACE);
+  }, [editing, storeTyped]);
 
   const onType = (css: string, line: number) => {
     // A run of keys in one line is one gesture.
-    if (line !== gesture.current.line) {
-      store();
-      gesture.current = { id: newGesture(), line };
-    }
-    waiting.current = css;
-    basis.current ??= editing.getState().site.version;
-    setAhead(true);
-    attempt({ kind: 'setOverrides', css });
-    window.clearTimeout(timer.current);
-    timer.current = window.setTimeout(store, PAUSE);
+    if (line !== gesture.current.line) gesture.current = { id: newGesture(), line };
+    type(PLACE, { kind: 'setOverrides', css }, gesture.current.id);
   };
 
   return (
@@ -93,26 +44,27 @@ export default function OverridesStep() {
         <span className="quiet">whole site · wins over every look without !important</span>
       </div>
       <CssEditor
-        css={stored}
-        isAhead={isAhead}
-        aheadNow={aheadNow}
+        css={cssOf(mine) ?? stored}
+        latest={() => cssOf(editing.getState().typed[PLACE]) ?? editing.getState().site.overrides.css}
         problems={problems}
         notes={notes}
         tokens={tokens}
         onType={onType}
-        onLeave={store}
+        onLeave={() => storeTyped(PLACE)}
       />
-      {clash !== null && (
+      {mine?.wrong && (
         <Alert
           type="warning"
           banner
-          title={`What you typed is here and not stored yet. ${clash}`}
+          title={`What you typed is here and not stored yet. ${mine.wrong.said}`}
           action={
             <>
-              <Button size="small" onClick={keepMine}>
-                Keep mine
-              </Button>{' '}
-              <Button size="small" onClick={takeTheirs}>
+              {mine.wrong.kind === 'clash' && (
+                <Button size="small" onClick={() => keepMine(PLACE)}>
+                  Keep mine
+                </Button>
+              )}{' '}
+              <Button size="small" onClick={() => takeStored(PLACE)}>
                 Take what is stored
               </Button>
             </>
@@ -142,6 +94,10 @@ export default function OverridesStep() {
       </div>
     </section>
   );
+}
+
+function cssOf(typed: Typed | undefined): string | undefined {
+  return typed?.edit.kind === 'setOverrides' ? typed.edit.css : undefined;
 }
 
 const NONE: readonly CssProblem[] = [];

@@ -1,0 +1,113 @@
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { RequestFailed, type Edit } from '../api/client';
+import { createTyping, type Typed, type TypedPlaces } from './typing';
+
+const KEY = 'typed';
+const css = (text: string): Edit => ({ kind: 'setOverrides', css: text });
+
+let places: TypedPlaces;
+let sent: Typed[];
+let answer: () => Promise<RequestFailed | null>;
+let version: number;
+
+const fresh = () => {
+  const typing = createTyping({
+    key: KEY,
+    version: () => version,
+    onChange: (now) => (places = now),
+    send: (typed) => {
+      sent.push(typed);
+      return answer();
+    },
+  });
+  places = typing.kept;
+  typing.open();
+  return typing;
+};
+const textOf = (typed: Typed | undefined) => (typed?.edit.kind === 'setOverrides' ? typed.edit.css : undefined);
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  sessionStorage.clear();
+  sent = [];
+  version = 3;
+  answer = () => Promise.resolve(null);
+});
+afterEach(() => vi.useRealTimers());
+
+test('what is typed is stored when the hand rests, and kept until it is answered', async () => {
+  const typing = fresh();
+  typing.type('a', css('x'), 'g');
+  await vi.advanceTimersByTimeAsync(500);
+  typing.type('a', css('xy'), 'g');
+  await vi.advanceTimersByTimeAsync(600);
+  expect(sent).toHaveLength(0);
+  expect(textOf(places.a)).toBe('xy');
+  await vi.advanceTimersByTimeAsync(200);
+  expect(sent.map(textOf)).toEqual(['xy']);
+  expect(places).toEqual({});
+});
+
+test('a window that is loaded again has what was typed, over the version it was typed over', async () => {
+  fresh().type('a', css('x'), 'g');
+  window.dispatchEvent(new Event('pagehide'));
+  version = 9;
+  const again = fresh();
+  expect(textOf(places.a)).toBe('x');
+  again.storeAll();
+  await vi.advanceTimersByTimeAsync(0);
+  expect(sent[0]).toMatchObject({ madeOn: 3, gesture: 'g' });
+  await vi.advanceTimersByTimeAsync(300);
+  expect(sessionStorage.getItem(KEY)).toBeNull();
+});
+
+test('what was not heard is sent again, with what was typed since', async () => {
+  answer = () => Promise.resolve(new RequestFailed(undefined, 0));
+  const typing = fresh();
+  typing.type('a', css('x'), 'g');
+  await typing.store('a');
+  typing.type('a', css('xy'), 'g');
+  expect(places.a?.wrong?.kind).toBe('failed');
+  answer = () => Promise.resolve(null);
+  typing.storeAll();
+  await vi.advanceTimersByTimeAsync(0);
+  expect(sent.map(textOf)).toEqual(['x', 'xy']);
+  expect(places).toEqual({});
+});
+
+test('another run of keys is an edit of its own, and follows when the one before it is answered', async () => {
+  let go: (failed: null) => void = () => undefined;
+  answer = () => new Promise((resolve) => (go = resolve));
+  const typing = fresh();
+  typing.type('a', css('x'), 'g');
+  typing.type('a', css('xy'), 'h');
+  void typing.store('a');
+  answer = () => Promise.resolve(null);
+  go(null);
+  await vi.advanceTimersByTimeAsync(0);
+  expect(sent.map((s) => [textOf(s), s.gesture])).toEqual([
+    ['x', 'g'],
+    ['xy', 'h'],
+  ]);
+});
+
+test('a clash waits for a decision while typing goes on; what else is refused is tried when it is mended', async () => {
+  answer = () => Promise.resolve(new RequestFailed({ detail: 'Meanwhile.' }, 409));
+  const typing = fresh();
+  typing.type('a', css('x'), 'g');
+  await typing.store('a');
+  typing.type('a', css('xy'), 'g');
+  await vi.advanceTimersByTimeAsync(2000);
+  expect(sent).toHaveLength(1);
+  expect(places.a).toMatchObject({ wrong: { kind: 'clash', said: 'Meanwhile.' } });
+  version = 5;
+  answer = () => Promise.resolve(new RequestFailed({ detail: 'Too long.' }, 400));
+  typing.keepMine('a');
+  await vi.advanceTimersByTimeAsync(0);
+  expect(sent[1]).toMatchObject({ madeOn: 5 });
+  expect(places.a).toMatchObject({ wrong: { kind: 'refused', said: 'Too long.' } });
+  answer = () => Promise.resolve(null);
+  typing.type('a', css('y'), 'g');
+  await vi.advanceTimersByTimeAsync(800);
+  expect(places).toEqual({});
+});

@@ -1,0 +1,141 @@
+import type { Edit, RequestFailed } from '../api/client';
+
+/** Text that was typed into a place and is not stored yet. */
+export interface Typed {
+  edit: Edit;
+  /** A run of keys that undo takes back at once. */
+  gesture: string;
+  /** The version it was typed over: what others write meanwhile is put together with it, or asked about. */
+  madeOn: number;
+  /** What stands in its way; null where nothing does. */
+  wrong: Wrong | null;
+}
+
+/** Why typed text is not stored: somebody else wrote in the same place, which waits for a decision; it is refused; or it could not be stored just now and is sent again. */
+export interface Wrong {
+  kind: 'clash' | 'refused' | 'failed';
+  said: string;
+}
+
+/** What was typed, by the place it was typed into. */
+export type TypedPlaces = Readonly<Record<string, Typed>>;
+
+/** How long the hand rests before what it typed is stored, in ms. */
+const PAUSE = 700;
+
+/** How long after it was not heard it is sent again, in ms. */
+const AGAIN = 3000;
+
+/** How long after a key it is kept in the window's storage, in ms: a window that is closed keeps it at once. */
+const KEEP = 200;
+
+interface Surroundings {
+  /** Where the window keeps it through a reload. */
+  key: string;
+  version: () => number;
+  onChange: (places: TypedPlaces) => void;
+  /** Stores an edit; resolves to what went wrong. */
+  send: (typed: Typed) => Promise<RequestFailed | null>;
+}
+
+/** Typing over what is stored: kept from the first key, stored when the hand rests, and sent again until it is answered. */
+export function createTyping({ key, version, onChange, send }: Surroundings) {
+  let places: TypedPlaces = read(key);
+  const timers = new Map<string, number>();
+  const onTheWay = new Set<string>();
+  let keeping = 0;
+  let isOpen = false;
+
+  const keep = () => {
+    window.clearTimeout(keeping);
+    keeping = 0;
+    try {
+      if (Object.keys(places).length === 0) sessionStorage.removeItem(key);
+      else sessionStorage.setItem(key, JSON.stringify(places));
+    } catch {
+      // More than the window's storage takes: it is here for as long as the window is.
+    }
+  };
+
+  const change = (place: string, typed: Typed | null) => {
+    const others = Object.entries(places).filter(([other]) => other !== place);
+    places = Object.fromEntries(typed === null ? others : [...others, [place, typed]]);
+    if (keeping === 0 && isOpen) keeping = window.setTimeout(keep, KEEP);
+    onChange(places);
+  };
+  const later = (place: string, wait: number) => {
+    window.clearTimeout(timers.get(place));
+    timers.set(
+      place,
+      window.setTimeout(() => void store(place), wait),
+    );
+  };
+
+  const store = async (place: string): Promise<void> => {
+    window.clearTimeout(timers.get(place));
+    timers.delete(place);
+    const typed = places[place];
+    if (!typed || onTheWay.has(place) || typed.wrong?.kind === 'clash' || typed.wrong?.kind === 'refused') return;
+    onTheWay.add(place);
+    const failed = await send(typed);
+    onTheWay.delete(place);
+    const now = places[place];
+    if (!now) return;
+    if (failed === null) {
+      if (now === typed) change(place, null);
+      else if (!timers.has(place)) await store(place);
+    } else {
+      const kind = failed.status === 409 ? 'clash' : failed.status === 0 || failed.status >= 500 ? 'failed' : 'refused';
+      change(place, { ...now, wrong: { kind, said: failed.message } });
+      if (kind === 'failed') later(place, AGAIN);
+    }
+  };
+
+  return {
+    /** What was typed before the window was loaded again. */
+    kept: places,
+    open: () => {
+      isOpen = true;
+      window.addEventListener('pagehide', keep);
+    },
+    /** The site is left: what is on its way is answered still. */
+    close: () => {
+      keep();
+      isOpen = false;
+      window.removeEventListener('pagehide', keep);
+    },
+    type: (place: string, edit: Edit, gesture: string) => {
+      const before = places[place];
+      // Another run of keys: the one before it is an edit of its own.
+      if (before && before.gesture !== gesture) void store(place);
+      change(place, {
+        edit,
+        gesture,
+        madeOn: before?.madeOn ?? version(),
+        wrong: before?.wrong?.kind === 'refused' ? null : (before?.wrong ?? null),
+      });
+      later(place, PAUSE);
+    },
+    store,
+    storeAll: () => {
+      for (const place of Object.keys(places)) void store(place);
+    },
+    /** What was typed stands, whatever others wrote in the same place. */
+    keepMine: (place: string) => {
+      const typed = places[place];
+      if (!typed) return;
+      change(place, { ...typed, madeOn: version(), wrong: null });
+      void store(place);
+    },
+    /** What is stored stands. */
+    takeStored: (place: string) => change(place, null),
+  };
+}
+
+function read(key: string): TypedPlaces {
+  try {
+    return (JSON.parse(sessionStorage.getItem(key) ?? '{}') ?? {}) as TypedPlaces;
+  } catch {
+    return {};
+  }
+}
