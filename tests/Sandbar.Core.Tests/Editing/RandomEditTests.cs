@@ -12,6 +12,21 @@ namespace Sandbar.Core.Tests.Editing;
 /// <summary>Whatever is done to a site, and in whatever order: edits of every kind, by chance.</summary>
 public class RandomEditTests
 {
+    /// <summary>Edits that only the server makes aside, which other tests are about, every kind there is comes up.</summary>
+    [Fact]
+    public void Edits_of_every_kind_are_tried()
+    {
+        var tried = new HashSet<Type>();
+        RandomEdits.Any.Sample(
+            edit =>
+            {
+                tried.Add(edit.GetType());
+            },
+            iter: 3000,
+            threads: 1);
+        Assert.Equal([nameof(BackToGood), nameof(BringBack), nameof(TakeBack), nameof(TakeLooks)], typeof(Edit).Assembly.GetTypes().Where(t => t.BaseType == typeof(Edit) && !tried.Contains(t)).Select(t => t.Name).Order());
+    }
+
     [Fact]
     public void Every_patch_leads_there_and_back_and_every_site_on_the_way_holds_together() => RandomEdits.Any.Array[1, 25].Sample(edits =>
     {
