@@ -22,7 +22,10 @@ const router = createBrowserRouter([
   { path: '*', element: <HomePage /> },
 ]);
 
-const queries = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false, retry: 1 } } });
+const queries = new QueryClient({
+  // The server is on this machine more often than not: whether there is a network says nothing of it.
+  defaultOptions: { queries: { refetchOnWindowFocus: false, retry: 1, networkMode: 'always' } },
+});
 
 void claimWindow().then(() =>
   createRoot(document.getElementById('root') as HTMLElement).render(

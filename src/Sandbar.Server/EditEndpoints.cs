@@ -31,9 +31,9 @@ internal static class EditEndpoints
         api.MapPost("/sites/{slug}/trials", TryAsync).WithName("tryEdit").ProducesProblem(StatusCodes.Status400BadRequest);
         api.MapPost("/sites/{slug}/edits", MakeAsync).WithName("makeEdit").ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status409Conflict);
         api.MapPost("/sites/{slug}/undo", (string slug, ReverseRequest request, OpenSites sites, CancellationToken cancel) =>
-            ReverseAsync(slug, request, again: false, sites, cancel)).WithName("undo").ProducesProblem(StatusCodes.Status409Conflict);
+            ReverseAsync(slug, request, again: false, sites, cancel)).WithName("undo").ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status409Conflict);
         api.MapPost("/sites/{slug}/redo", (string slug, ReverseRequest request, OpenSites sites, CancellationToken cancel) =>
-            ReverseAsync(slug, request, again: true, sites, cancel)).WithName("redo").ProducesProblem(StatusCodes.Status409Conflict);
+            ReverseAsync(slug, request, again: true, sites, cancel)).WithName("redo").ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status409Conflict);
     }
 
     private static async Task<Results<Ok<TrialResult>, ProblemHttpResult>> TryAsync(
@@ -62,7 +62,7 @@ internal static class EditEndpoints
         var source = new EditSource(request.Version, request.Window, request.OpenedAt, request.Gesture);
         var result = await sites.ReverseAsync(slug, source, again, request.Overwrite, cancel);
         return result is EditResult.NothingToDo
-            ? TypedResults.Problem(again ? "There is nothing to redo." : "There is nothing to undo.", statusCode: StatusCodes.Status409Conflict, title: "Nothing to do")
+            ? TypedResults.Problem(again ? "There is nothing to redo." : "There is nothing to undo.", statusCode: StatusCodes.Status400BadRequest, title: "Nothing to do")
             : Answer(slug, result, request.Window, request.OpenedAt);
     }
 

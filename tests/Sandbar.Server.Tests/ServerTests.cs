@@ -85,7 +85,7 @@ public sealed class ServerTests : IAsyncLifetime
         Assert.Equal("#111111", (await server.ReverseAsync("undo", 4, "other", openedAt: 4).OkAsync()).Color());
         Assert.Equal("#8a2846", (await server.ReverseAsync("undo", 5, "other", openedAt: 4).OkAsync()).Color());
         using var nothing = await server.ReverseAsync("undo", 6, "other", openedAt: 4);
-        Assert.Equal(HttpStatusCode.Conflict, nothing.StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, nothing.StatusCode);
         Assert.Contains("nothing to undo", await nothing.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
     }
 

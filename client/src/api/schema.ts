@@ -587,8 +587,8 @@ export interface components {
             kind: "setMenuItem";
             menu: string;
             item: string;
-            label: string;
-            page: string;
+            label: null | string;
+            page: null | string;
         };
         EditSetOverrides: {
             /**

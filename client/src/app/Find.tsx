@@ -3,6 +3,7 @@ import { useId, useMemo, useState, type KeyboardEvent } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { useEditing } from '../site/editingContext';
 import type { Place } from '../site/step';
+import type { Arrival } from '../site/arrival';
 import { findPlaces, placesOf } from './places';
 import './Find.css';
 
@@ -19,13 +20,21 @@ export function Find({ onClose }: { onClose: () => void }) {
   const [params] = useSearchParams();
   const navigate = useNavigate();
   const id = useId();
-  const found = findPlaces(places, typed, MOST);
+  const found = findPlaces(places, typed, MOST, params.get('part'));
 
   const go = (place: Place | undefined) => {
     if (!place) return;
-    const next = new URLSearchParams(params);
-    for (const [name, value] of Object.entries(place.params)) next.set(name, value);
-    void navigate({ pathname: `/sites/${site.slug}/${place.step ?? step ?? 'palette'}`, search: next.toString() });
+    if (place.act) place.act();
+    else {
+      const next = new URLSearchParams(params);
+      for (const [name, value] of Object.entries(place.params)) next.set(name, value);
+      // A step is not seen beside the stage alone.
+      if (place.step !== null) next.delete('whole');
+      void navigate(
+        { pathname: `/sites/${site.slug}/${place.step ?? step ?? 'palette'}`, search: next.toString() },
+        { state: { arrive: place.step === null ? 'stage' : 'panel' } satisfies Arrival },
+      );
+    }
     onClose();
   };
   const onKeyDown = (event: KeyboardEvent) => {

@@ -1,6 +1,6 @@
 import { Popover, Switch } from 'antd';
 import { KEYS } from './shortcuts';
-import { useSingleKeys } from '../ui/singleKeys';
+import { useSingleKeys } from '../ui/keys';
 import './KeysButton.css';
 
 /** Tells the keys, and turns the single ones off. */
@@ -13,8 +13,8 @@ export function KeysButton() {
       content={
         <div className="keys">
           <dl>
-            {KEYS.map(({ keys, does, single }) => (
-              <div key={keys} className={single && !on ? 'off' : ''}>
+            {KEYS.map(({ keys, does, lone }) => (
+              <div key={keys} className={lone && !on ? 'off' : ''}>
                 <dt>
                   <kbd>{keys}</kbd>
                 </dt>

@@ -1,26 +1,20 @@
 import { Alert, App, Button, Skeleton } from 'antd';
-import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Navigate, useParams } from 'react-router';
 import { useOpenSite } from '../site/useOpenSite';
 import { Stage } from '../stage/Stage';
 import { useStageView } from '../stage/view';
+import { Boundary } from './Boundary';
 import { CourseBar } from './CourseBar';
 import { EditingContext, useActions, useEditing, useEditingStore } from '../site/editingContext';
 import { Find } from './Find';
 import { useShortcuts } from './shortcuts';
 import { StatusLine } from './StatusLine';
+import { StepPanel } from './StepPanel';
 import { STEPS } from './steps';
 import { TopBar } from './TopBar';
 import './SitePage.css';
-
-/** Each step comes when it is first gone to. */
-const VIEWS = new Map(
-  STEPS.map((step) => {
-    const View = lazy(step.load);
-    return [step.id, <View key={step.id} />];
-  }),
-);
 
 /** A site at a step. */
 export function SitePage() {
@@ -80,11 +74,13 @@ function Workplace() {
       <main className="work">
         <Group orientation="horizontal" className="panels">
           <Panel defaultSize="43%" minSize="360px" className="panel">
-            <Suspense fallback={<Loading />}>{VIEWS.get(known.id)}</Suspense>
+            <StepPanel step={known} />
           </Panel>
           <Separator className="splitter" aria-label="Width of the panel" />
           <Panel minSize="360px" className="panel">
-            <Stage />
+            <Boundary title="The stage cannot be shown just now">
+              <Stage />
+            </Boundary>
           </Panel>
         </Group>
       </main>
@@ -94,17 +90,6 @@ function Workplace() {
   );
 }
 
-/** Stands where something is still on its way. */
-function Loading() {
-  useEffect(() => {
-    document.documentElement.dataset.loading = '';
-    return () => {
-      delete document.documentElement.dataset.loading;
-    };
-  }, []);
-  return <Skeleton active={false} className="waiting" />;
-}
-
 /** Shows what went wrong until it is read. */
 function useTrouble(): void {
   const trouble = useEditing((e) => e.trouble);
@@ -112,7 +97,7 @@ function useTrouble(): void {
   const { notification } = App.useApp();
   useEffect(() => {
     if (!trouble) return;
-    notification.warning({ title: trouble, duration: 8, placement: 'bottomLeft' });
+    notification.warning({ key: trouble, title: trouble, duration: 8, placement: 'bottomLeft' });
     forget();
   }, [trouble, forget, notification]);
 }

@@ -1,8 +1,8 @@
 import { Button, Dropdown, Tooltip } from 'antd';
 import { Link } from 'react-router';
-import type { Editing } from '../site/editing';
 import { useEditing } from '../site/editingContext';
 import { KeysButton } from './KeysButton';
+import { SaveState } from './SaveState';
 import { useReverse } from './shortcuts';
 import './TopBar.css';
 
@@ -10,9 +10,6 @@ import './TopBar.css';
 export function TopBar({ onFind }: { onFind: () => void }) {
   const site = useEditing((e) => e.site);
   const history = useEditing((e) => e.history);
-  const saving = useEditing((e) => e.saving);
-  const connected = useEditing((e) => e.connected);
-  const typed = useEditing((e) => e.typed);
   const reverse = useReverse();
   const release = `/api/sites/${site.slug}/release`;
   return (
@@ -26,9 +23,7 @@ export function TopBar({ onFind }: { onFind: () => void }) {
       <span className="rule" aria-hidden="true" />
       <ReverseButton way="undo" label={history.undo ?? null} onClick={() => void reverse('undo')} />
       <ReverseButton way="redo" label={history.redo ?? null} onClick={() => void reverse('redo')} />
-      <span className="save-state" role="status">
-        {saveState(site.version, { connected, saving, typed })}
-      </span>
+      <SaveState />
       <span className="spring" />
       <KeysButton />
       <button type="button" className="bar-button" onClick={onFind}>
@@ -48,14 +43,6 @@ export function TopBar({ onFind }: { onFind: () => void }) {
       </Dropdown>
     </header>
   );
-}
-
-function saveState(version: number, { connected, saving, typed }: Pick<Editing, 'connected' | 'saving' | 'typed'>): string {
-  const waiting = Object.values(typed);
-  if (!connected) return waiting.length > 0 ? 'No connection. What you typed is kept here…' : 'No connection. Trying again…';
-  if (waiting.some((t) => t.wrong)) return 'Not everything is saved: look at what you typed';
-  if (saving || waiting.length > 0) return 'Saving…';
-  return version === 0 ? 'All changes saved' : `All changes saved · edit ${version}`;
 }
 
 function ReverseButton({ way, label, onClick }: { way: 'undo' | 'redo'; label: string | null; onClick: () => void }) {

@@ -47,3 +47,8 @@ test('more words narrow it down, whatever their order', () => {
 test('what begins with it comes first', () => {
   expect(find('ca')[0]).toBe('Card (Part)');
 });
+
+test('of settings that are called alike, that of the part in hand comes first', () => {
+  const first = (part: string) => findPlaces(placesOf(site, catalogue), 'padding', 20, part)[0]?.where;
+  expect([first('button'), first('card')]).toEqual(['Setting · Button', 'Setting · Card']);
+});

@@ -1,6 +1,7 @@
 import type { CatalogueView, SiteView } from '../api/client';
 import type { Place } from '../site/step';
 import { SPECIMEN } from '../stage/view';
+import { useSingleKeys } from '../ui/keys';
 import { STEPS } from './steps';
 
 /** Every step and page, and what each step says there is in it. */
@@ -13,10 +14,19 @@ export const placesOf = (site: SiteView, catalogue: CatalogueView): Place[] => [
     params: { page: page.id, span: 'one' },
   })),
   ...STEPS.flatMap((step) => step.places(site, catalogue)),
+  { name: 'Single keys', where: 'Keys · on or off', step: null, params: {}, act: turnSingleKeys },
 ];
 
-/** The places whose name and kind hold every word that was typed; those whose name begins with it first. */
-export function findPlaces(places: readonly Place[], typed: string, most: number): Place[] {
+const turnSingleKeys = () => {
+  const { on, turn } = useSingleKeys.getState();
+  turn(!on);
+};
+
+/**
+ * The places whose name and kind hold every word that was typed; those whose name begins with it first, and among these what belongs to a part.
+ * @param part the part in hand
+ */
+export function findPlaces(places: readonly Place[], typed: string, most: number, part: string | null = null): Place[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   const first = words[0];
   if (first === undefined) return places.slice(0, most);
@@ -26,7 +36,7 @@ export function findPlaces(places: readonly Place[], typed: string, most: number
   };
   return places
     .filter((place) => words.every((word) => `${place.name} ${place.where}`.toLowerCase().includes(word)))
-    .map((place) => ({ place, rank: rank(place) }))
+    .map((place) => ({ place, rank: rank(place) + (part !== null && place.params.part === part ? 0 : 0.5) }))
     .sort((a, b) => a.rank - b.rank)
     .slice(0, most)
     .map(({ place }) => place);

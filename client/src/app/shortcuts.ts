@@ -1,22 +1,30 @@
 import { App } from 'antd';
 import { useCallback, useEffect } from 'react';
 import type { Earlier } from '../site/editing';
-import { useStageView } from '../stage/view';
 import { useActions } from '../site/editingContext';
-import { singleKey } from '../ui/singleKeys';
+import { useStageView } from '../stage/view';
+import { loneKey, takesText } from '../ui/keys';
 
-/** The keys, as they are told to the designer. */
-export const KEYS: { keys: string; does: string; single: boolean }[] = [
-  { keys: 'Ctrl Z', does: 'Undo', single: false },
-  { keys: 'Ctrl Y', does: 'Redo', single: false },
-  { keys: '/', does: 'Find a step, part, setting or page', single: true },
-  { keys: 'W', does: 'The stage alone, and back', single: true },
-  { keys: 'B, held', does: 'The stage as it was before the last edit', single: true },
-  { keys: 'N, held', does: 'The stage as it was when a state was named last', single: true },
+/** The keys, as they are told to the designer. Those that stand alone can be turned off, and go with Alt everywhere. */
+export const KEYS: { keys: string; does: string; lone: boolean }[] = [
+  { keys: 'Ctrl Z', does: 'Undo', lone: false },
+  { keys: 'Ctrl Y', does: 'Redo', lone: false },
+  { keys: '/', does: 'Find a step, part, setting or page', lone: true },
+  { keys: 'W', does: 'The stage alone, and back', lone: true },
+  { keys: 'B, held', does: 'The stage as it was before the last edit', lone: true },
+  { keys: 'N, held', does: 'The stage as it was when a state was named last', lone: true },
+  { keys: 'Alt / W B N', does: 'The same from everywhere, also while typing', lone: false },
+  {
+    keys: '← → ↑ ↓',
+    does: 'In tables, from cell to cell; on the stage, to the next element, the one around it and the one within',
+    lone: false,
+  },
+  { keys: '=', does: 'In a cell, lists what can be named', lone: false },
+  { keys: 'Delete', does: 'In a cell, returns to what it inherits', lone: false },
 ];
 
 /** What is looked back at while a key is held. */
-const EARLIER: Record<string, Earlier> = { b: 'edit', n: 'name' };
+const EARLIER: Partial<Record<string, Earlier>> = { b: 'edit', n: 'name' };
 
 /** Undo or redo; where somebody else has changed the same values since, it asks first. */
 export function useReverse(): (way: 'undo' | 'redo') => Promise<void> {
@@ -24,11 +32,11 @@ export function useReverse(): (way: 'undo' | 'redo') => Promise<void> {
   const { modal } = App.useApp();
   return useCallback(
     async (way) => {
-      const trouble = await reverse(way);
-      if (trouble === null || trouble.startsWith('There is nothing')) return;
+      const changed = await reverse(way);
+      if (changed === null) return;
       modal.confirm({
         title: way === 'undo' ? 'Undo it all the same?' : 'Redo it all the same?',
-        content: `${trouble} Going ahead puts your value in its place.`,
+        content: `${changed} Going ahead puts your value in its place.`,
         okText: way === 'undo' ? 'Undo' : 'Redo',
         onOk: () => reverse(way, true),
       });
@@ -37,37 +45,41 @@ export function useReverse(): (way: 'undo' | 'redo') => Promise<void> {
   );
 }
 
-/** Ctrl or Cmd with Z and Y outside fields, which have an undo of their own; and the single keys. */
+/** Ctrl or Cmd with Z and Y outside fields, which have an undo of their own; and the keys that stand alone. Keys pressed on the stage come here too. */
 export function useShortcuts(onFind: () => void): void {
   const reverse = useReverse();
   const { showBefore } = useActions();
   const [{ whole }, change] = useStageView();
   useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
+    const onKeyDown = (event: KeyboardEvent) => {
       const key = event.key.toLowerCase();
+      const target = event.target as Element;
       if ((event.ctrlKey || event.metaKey) && !event.altKey && (key === 'z' || key === 'y')) {
-        if ((event.target as Element).closest('input, textarea, [contenteditable="true"]')) return;
+        if (takesText(target)) return;
         event.preventDefault();
         void reverse(key === 'y' || event.shiftKey ? 'redo' : 'undo');
         return;
       }
-      if (key === 'escape' && whole && !(event.target as Element).closest('[role="dialog"], [role="menu"]')) change({ whole: false });
-      const single = singleKey(event);
-      if (single === '/') {
-        event.preventDefault();
-        onFind();
-      } else if (single === 'w') change({ whole: !whole });
-      else if (single !== null && single in EARLIER && !event.repeat) showBefore(EARLIER[single] ?? null);
+      if (key === 'escape' && whole && !event.defaultPrevented && !target.closest('[role="dialog"], [role="menu"], [role="listbox"]'))
+        change({ whole: false });
+      const lone = loneKey(event);
+      if (lone === null) return;
+      event.preventDefault();
+      const earlier = EARLIER[lone];
+      if (event.repeat) return;
+      if (lone === '/') onFind();
+      else if (lone === 'w') change({ whole: !whole });
+      else if (earlier) showBefore(earlier);
     };
     const onKeyUp = (event: KeyboardEvent) => {
-      if (event.key.toLowerCase() in EARLIER) showBefore(null);
+      if (event.key === 'Alt' || event.key.toLowerCase() in EARLIER || event.code === 'KeyB' || event.code === 'KeyN') showBefore(null);
     };
     const onBlur = () => showBefore(null);
-    window.addEventListener('keydown', onKey);
+    window.addEventListener('keydown', onKeyDown);
     window.addEventListener('keyup', onKeyUp);
     window.addEventListener('blur', onBlur);
     return () => {
-      window.removeEventListener('keydown', onKey);
+      window.removeEventListener('keydown', onKeyDown);
       window.removeEventListener('keyup', onKeyUp);
       window.removeEventListener('blur', onBlur);
     };

@@ -1,5 +1,5 @@
 import { Input, Select } from 'antd';
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import type { Edit, LookView, Schemas } from '../api/client';
 import { looksOf, partOf } from '../site/catalogue';
 import { useActions, useEditing } from '../site/editingContext';
@@ -81,7 +81,7 @@ function SlotValue({ block, slot, label }: { block: Block; slot: Slot; label: st
   switch (slot.kind) {
     case 'text':
     case 'spoken':
-      return <ValueCell name={label} text={held || null} inherited="nothing" names={[]} edit={edit} />;
+      return <ValueCell name={label} text={held || null} inherited="nothing" names={[]} edit={edit} isWords />;
     case 'list':
     case 'table':
       return <Lines label={label} held={held} edit={edit} />;
@@ -100,7 +100,8 @@ interface ValueProps {
 
 /** Several lines: shown on the stage while typing, made on leaving. */
 function Lines({ label, held, edit }: ValueProps) {
-  const typed = useTypedText({ value: held, edit, canBeEmpty: true });
+  const typed = useTypedText({ name: label, value: held, edit, canBeEmpty: true });
+  const id = useId();
   return (
     <>
       <Input.TextArea
@@ -113,9 +114,11 @@ function Lines({ label, held, edit }: ValueProps) {
         onKeyDown={(event) => {
           if (event.key === 'Escape') typed.abandon();
         }}
-        onBlur={() => void typed.commit()}
+        aria-invalid={typed.problem !== null}
+        aria-describedby={typed.problem === null ? undefined : id}
+        onBlur={typed.leave}
       />
-      <Problem text={typed.problem} />
+      <Problem text={typed.problem} id={id} />
     </>
   );
 }
@@ -142,7 +145,7 @@ function LinkChoice({ label, held, edit }: ValueProps) {
         placeholder="a page or an address"
         options={[{ value: '', label: 'nowhere' }, ...known, ...addresses.map((a) => ({ value: a, label: a }))]}
         popupMatchSelectWidth={240}
-        onChange={(to) => void make(edit(to)).then(setProblem)}
+        onChange={(to) => void make(edit(to), { saidAtItsPlace: true }).then(setProblem)}
       />
       <Problem text={problem} />
     </>

@@ -1,7 +1,8 @@
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { memo, useEffect, useRef, useState, type FocusEvent, type KeyboardEvent } from 'react';
 import type { LookView, PartView, PropertyView, State } from '../api/client';
 import { differs, STATE_NAMES, type Widths } from './cells';
 import { LedgerCell } from './LedgerCell';
+import { cellFrom } from './moves';
 import './Ledger.css';
 
 interface Props {
@@ -10,46 +11,69 @@ interface Props {
   widths: Widths;
   /** Id of a property whose row is to be gone to. */
   setting: string | null;
+  onArrived?: () => void;
 }
 
-/** A look as a table: a row per property, a column per state. Rest stays; states without differences are folded. */
-export function Ledger({ part, look, widths, setting }: Props) {
+/** The narrowest a column can be, px: the words of a value and what it is in px stay legible. */
+const COLUMN = { property: 110, rest: 138, state: 118, folded: 24 };
+
+/** A look as a table: a row per property, a column per state. Rest stays in sight; states without differences are folded. It is one tab stop, with arrow keys within (ARIA grid). */
+export function Ledger({ part, look, widths, setting, onArrived }: Props) {
   const [unfolded, setUnfolded] = useState<State[]>([]);
+  // The cell that Tab comes to: the one that had the focus last.
+  const [stop, setStop] = useState('');
   const table = useRef<HTMLTableElement>(null);
-  const isFolded = (state: State) => state !== 'rest' && !differs(look, state) && !unfolded.includes(state);
+  const focusNext = useRef('');
+  const canFold = (state: State) => state !== 'rest' && !differs(look, state);
+  const folded = part.states.filter((state) => canFold(state) && !unfolded.includes(state));
+  const first = stopOf(part.properties[0]?.setting.id ?? '', 'rest');
+  const [row, state] = stop.split('/');
+  const isThere = row === HEAD ? canFold(state as State) : stop !== '' && !folded.includes(state as State);
+
   useEffect(() => {
-    if (setting) table.current?.querySelector<HTMLElement>(`tr[data-setting="${CSS.escape(setting)}"] button.cell`)?.focus();
-  }, [setting]);
+    if (!setting) return;
+    table.current?.querySelector<HTMLElement>(`tr[data-setting="${CSS.escape(setting)}"] button.cell`)?.focus();
+    onArrived?.();
+  }, [setting, onArrived]);
+  useEffect(() => {
+    if (focusNext.current === '') return;
+    table.current?.querySelector<HTMLElement>(`[data-stop="${CSS.escape(focusNext.current)}"] button`)?.focus();
+    focusNext.current = '';
+  }, [unfolded]);
+
+  const fold = (one: State) => {
+    const isFolded = folded.includes(one);
+    focusNext.current = isFolded ? stopOf(part.properties.find((p) => !p.sameInAllStates)?.setting.id ?? HEAD, one) : stopOf(HEAD, one);
+    setUnfolded(isFolded ? [...unfolded, one] : unfolded.filter((u) => u !== one));
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLTableElement>) => {
+    const next = cellFrom(event.currentTarget, event.target as Element, event);
+    if (!next) return;
+    event.preventDefault();
+    next.focus();
+  };
+  const onFocus = (event: FocusEvent) => {
+    const at = event.target.closest<HTMLElement>('[data-stop]')?.dataset.stop;
+    if (at !== undefined) setStop(at);
+  };
+  const open = part.states.length - 1 - folded.length;
+  const width = COLUMN.property + COLUMN.rest + open * COLUMN.state + folded.length * COLUMN.folded;
   const groups = [...new Set(part.properties.map((p) => p.group))];
 
-  /** Arrow keys lead from cell to cell, as in any table of values. */
-  const onKeyDown = (event: KeyboardEvent) => {
-    const here = (event.target as Element).closest<HTMLElement>('button.cell');
-    if (!here || !table.current) return;
-    const rows = [...table.current.querySelectorAll('tr')]
-      .map((row) => [...row.querySelectorAll<HTMLElement>('button.cell')])
-      .filter((row) => row.length > 0);
-    const y = rows.findIndex((row) => row.includes(here));
-    const x = rows[y]?.indexOf(here) ?? 0;
-    const target = {
-      ArrowDown: rows[y + 1]?.[Math.min(x, (rows[y + 1]?.length ?? 1) - 1)],
-      ArrowUp: rows[y - 1]?.[Math.min(x, (rows[y - 1]?.length ?? 1) - 1)],
-      ArrowRight: rows[y]?.[x + 1],
-      ArrowLeft: rows[y]?.[x - 1],
-    }[event.key];
-    if (!target) return;
-    event.preventDefault();
-    target.focus();
-  };
-
   return (
-    // The keys only lead between the buttons inside.
-    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
-    <table className="ledger" ref={table} onKeyDown={onKeyDown} aria-label={`${part.name} · ${look.name}`}>
+    <table
+      className="ledger"
+      role="grid"
+      ref={table}
+      style={{ minWidth: width }}
+      onKeyDown={onKeyDown}
+      onFocus={onFocus}
+      aria-label={`${part.name} · ${look.name}`}
+    >
       <colgroup>
-        <col className="property-column" />
-        {part.states.map((state) => (
-          <col key={state} className={isFolded(state) ? 'folded-column' : state === 'rest' ? 'rest-column' : ''} />
+        <col style={{ width: COLUMN.property }} />
+        {part.states.map((one) => (
+          <col key={one} style={{ width: folded.includes(one) ? COLUMN.folded : one === 'rest' && open > 0 ? COLUMN.rest : undefined }} />
         ))}
       </colgroup>
       <thead>
@@ -57,20 +81,29 @@ export function Ledger({ part, look, widths, setting }: Props) {
           <th scope="col">
             <span className="unseen">Property</span>
           </th>
-          {part.states.map((state) => (
-            <th key={state} scope="col" className={isFolded(state) ? 'folded' : ''}>
-              {isFolded(state) ? (
+          {part.states.map((one) => (
+            <th
+              key={one}
+              scope="col"
+              className={folded.includes(one) ? 'folded' : ''}
+              data-stop={canFold(one) ? stopOf(HEAD, one) : undefined}
+            >
+              {canFold(one) ? (
                 <button
                   type="button"
-                  className="unfold"
-                  title={`${STATE_NAMES[state]}: as rest. Click to show.`}
-                  onClick={() => setUnfolded([...unfolded, state])}
+                  className="fold-button"
+                  aria-expanded={!folded.includes(one)}
+                  tabIndex={stop === stopOf(HEAD, one) ? 0 : -1}
+                  title={
+                    folded.includes(one) ? `${STATE_NAMES[one]}: as rest. Click to show.` : `${STATE_NAMES[one]}: as rest. Click to fold.`
+                  }
+                  onClick={() => fold(one)}
                 >
-                  <span aria-hidden="true">{STATE_NAMES[state].slice(0, 2)}›</span>
-                  <span className="unseen">Show {STATE_NAMES[state]}</span>
+                  <span aria-hidden="true">{folded.includes(one) ? `${STATE_NAMES[one].slice(0, 2)}›` : `${STATE_NAMES[one]} ‹`}</span>
+                  <span className="unseen">{folded.includes(one) ? `Show ${STATE_NAMES[one]}` : `Fold ${STATE_NAMES[one]}`}</span>
                 </button>
               ) : (
-                STATE_NAMES[state]
+                STATE_NAMES[one]
               )}
             </th>
           ))}
@@ -86,7 +119,15 @@ export function Ledger({ part, look, widths, setting }: Props) {
           {part.properties
             .filter((property) => property.group === group)
             .map((property) => (
-              <Row key={property.setting.id} part={part} look={look} property={property} widths={widths} isFolded={isFolded} />
+              <Row
+                key={property.setting.id}
+                look={look}
+                property={property}
+                states={part.states}
+                widths={widths}
+                folded={folded.join()}
+                stop={(isThere ? stop : first).startsWith(`${property.setting.id}/`) ? (isThere ? stop : first) : ''}
+              />
             ))}
         </tbody>
       ))}
@@ -94,25 +135,37 @@ export function Ledger({ part, look, widths, setting }: Props) {
   );
 }
 
+const HEAD = 'head';
+
+const stopOf = (row: string, state: State) => `${row}/${state}`;
+
 interface RowProps {
-  part: PartView;
   look: LookView;
   property: PropertyView;
+  states: readonly State[];
   widths: Widths;
-  isFolded: (state: State) => boolean;
+  /** The states that are folded, with commas between. */
+  folded: string;
+  /** The cell of this row that Tab comes to; empty where it is in another. */
+  stop: string;
 }
 
-function Row({ part, look, property, widths, isFolded }: RowProps) {
+/** Drawn anew only where something of its own has changed: the focus moves from row to row all the time. */
+const Row = memo(function Row({ look, property, states, widths, folded, stop }: RowProps) {
+  const { id, name } = property.setting;
+  const hidden = folded.split(',');
   return (
-    <tr data-setting={property.setting.id}>
-      <th scope="row" title={property.setting.name}>
-        {property.setting.name}
+    <tr data-setting={id}>
+      <th scope="row" title={name}>
+        {name}
       </th>
-      {part.states.map((state) => (
-        <td key={state} className={isFolded(state) ? 'folded' : ''}>
-          {!isFolded(state) && <LedgerCell look={look} property={property} state={state} widths={widths} />}
+      {states.map((state) => (
+        <td key={state} className={hidden.includes(state) ? 'folded' : ''} data-stop={stopOf(id, state)}>
+          {!hidden.includes(state) && (
+            <LedgerCell look={look} property={property} state={state} widths={widths} isStop={stop === stopOf(id, state)} />
+          )}
         </td>
       ))}
     </tr>
   );
-}
+});

@@ -9,10 +9,12 @@ interface Props {
   property: PropertyView;
   state: State;
   widths: Widths;
+  /** Whether Tab comes to this cell. */
+  isStop: boolean;
 }
 
 /** A value of a look for a property in a state. */
-export function LedgerCell({ look, property, state, widths }: Props) {
+export function LedgerCell({ look, property, state, widths, isStop }: Props) {
   const names = useEditing((e) => e.site.names);
   if (property.sameInAllStates && state !== 'rest') return <span className="inherited same">same in all</span>;
   const { id, name } = property.setting;
@@ -35,6 +37,7 @@ export function LedgerCell({ look, property, state, widths }: Props) {
       note={cell?.note}
       swatch={cell?.swatch}
       notch={variesByWidth(look, id, state)}
+      isStop={isStop}
     />
   );
 }

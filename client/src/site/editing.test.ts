@@ -41,6 +41,7 @@ const made = (from: number): EditAnswer => ({
   history: { undo: 'something', redo: null, last: 'something' },
 });
 const edit: Edit = { kind: 'setOverrides', css: 'a {}' };
+const hand = {};
 const answerOf = (version: number) => ({ version, rules: [], sheet: null, overrides: null, problems: null, colors: [], blocks: [] });
 
 let store: EditingStore;
@@ -60,11 +61,11 @@ test('a trial names the version and the pages on stage, each once', async () => 
   watch('home');
   const leave = watch('guide');
   watch('home');
-  attempt(edit);
+  attempt(edit, hand);
   await settled();
   expect(trials).toEqual([{ version: 0, edit, pages: ['home', 'guide'] }]);
   leave();
-  attempt(edit);
+  attempt(edit, hand);
   await settled();
   expect(trials[1]?.pages).toEqual(['home']);
   expect(store.getState().trial).not.toBeNull();
@@ -72,19 +73,56 @@ test('a trial names the version and the pages on stage, each once', async () => 
 
 test('a trial that is refused says why and leaves what is shown', async () => {
   trial = () => Promise.resolve({ answer: null, problems: [{ path: '/css', message: 'Not like this.' }], isOutdated: false });
-  store.getState().attempt(edit);
+  store.getState().attempt(edit, hand);
   await settled();
-  expect(store.getState()).toMatchObject({ refused: 'Not like this.', trial: null, trouble: null });
+  expect(store.getState()).toMatchObject({ refused: { owner: hand, said: 'Not like this.' }, trial: null, trouble: null });
 });
 
-test('a lost connection brings back what is stored', async () => {
-  store.getState().attempt(edit);
+test('a lost connection brings back what is stored, says nothing of its own, and tries again when it is back', async () => {
+  store.getState().attempt(edit, hand);
   await settled();
+  heard.onConnected?.(false);
   trial = () => Promise.reject(new Error('gone'));
-  store.getState().attempt(edit);
+  store.getState().attempt(edit, hand);
+  await settled();
+  expect(store.getState()).toMatchObject({ trouble: null });
+  trial = () => Promise.resolve({ answer: answerOf(0), problems: [], coreTime: 1 });
+  heard.onConnected?.(true);
+  await settled();
+  expect(store.getState().trial).not.toBeNull();
+});
+
+test('a trial ends with its owner, and with nobody else', async () => {
+  store.getState().attempt(edit, hand);
+  await settled();
+  store.getState().cancelTrial({});
+  expect(store.getState().trial).not.toBeNull();
+  server = (_path, body) => ({ status: 200, body: made(Number(body?.version)) });
+  trial = () => Promise.resolve({ answer: answerOf(store.getState().site.version), problems: [], coreTime: 1 });
+  // An edit of another hand: the site it leads to is tried again.
+  await store.getState().make(edit, { owner: {} });
+  await settled();
+  expect(trials.map((t) => t.version)).toEqual([0, 1]);
+  expect(store.getState().trial?.version).toBe(1);
+  await store.getState().make(edit, { owner: hand });
   await settled();
   expect(store.getState().trial).toBeNull();
-  expect(store.getState().trouble).toContain('did not answer');
+  expect(trials).toHaveLength(2);
+});
+
+test('an answer for a site that has changed meanwhile is not shown, and tried again', async () => {
+  let answer: (result: Partial<TrialResult>) => void = () => undefined;
+  trial = () => new Promise((resolve) => (answer = resolve));
+  server = () => ({ status: 200, body: opened(4) });
+  store.getState().attempt(edit, hand);
+  heard.onVersion?.(4, 'elsewhere');
+  await vi.waitFor(() => expect(store.getState().site.version).toBe(4));
+  answer({ answer: answerOf(0), problems: [] });
+  await vi.waitFor(() => expect(trials).toHaveLength(2));
+  expect(store.getState().trial).toBeNull();
+  answer({ answer: answerOf(4), problems: [] });
+  await settled();
+  expect(store.getState().trial?.version).toBe(4);
 });
 
 test('edits follow each other, each on the version before', async () => {
@@ -103,7 +141,10 @@ test('edits follow each other, each on the version before', async () => {
 test('an edit that is refused resolves to the reason and changes nothing', async () => {
   server = () => ({ status: 400, body: { detail: 'It is taken.' } });
   expect(await store.getState().make(edit)).toBe('It is taken.');
-  expect(store.getState()).toMatchObject({ trouble: null, saving: false, pending: 0 });
+  expect(store.getState()).toMatchObject({ trouble: 'It is taken.', saving: 0, pending: 0 });
+  store.getState().forgetTrouble();
+  await store.getState().make(edit, { saidAtItsPlace: true });
+  expect(store.getState().trouble).toBeNull();
   expect(store.getState().site.version).toBe(0);
 });
 

@@ -6,7 +6,7 @@ import { openLive, type Live } from './live';
 import { requestsOf, type EditAnswer, type OpenedSite } from './requests';
 import { changedSheet, withText, type Sheet } from './sheet';
 import { createTrials } from './trials';
-import { createTyping, type TypedPlaces } from './typing';
+import { createTyping, type TypedPlaces, type Typing } from './typing';
 import { newGesture, typedKey, windowId } from './window';
 
 /** What a window knows of the site it edits. */
@@ -20,26 +20,31 @@ export interface Editing {
   trial: TrialAnswer | null;
   /** Edits sent and not yet answered, and trials being computed. */
   pending: number;
-  /** Whether an edit is being stored. */
-  saving: boolean;
+  /** Edits being stored. */
+  saving: number;
   /** What went wrong last, in words; null when nothing did. */
   trouble: string | null;
-  /** What is wrong with the value being tried; null when it can be read. */
-  refused: string | null;
-  attempt: (edit: Edit) => void;
-  cancelTrial: () => void;
+  /** What is wrong with the value being tried, and whose trial it is; null when it can be read. */
+  refused: Refused | null;
+  /**
+   * Shows an edit on the stage without making it.
+   * @param owner what tries it: the trial ends when its owner ends it, makes an edit, or another takes its place
+   */
+  attempt: (edit: Edit, owner: Owner) => void;
+  /** Ends a trial, where it is its owner's. */
+  cancelTrial: (owner: Owner) => void;
   /** What was typed and is not stored yet, by its place. */
   typed: TypedPlaces;
   /** Types over what is stored: it is tried, kept, and stored when the hand rests. */
-  type: (place: string, edit: Edit, gesture: string) => void;
+  type: (place: string, typed: Typing) => void;
   /** Stores what was typed without waiting. */
   storeTyped: (place: string) => void;
   /** Of what was typed over what somebody else wrote meanwhile, one stands. */
   keepMine: (place: string) => void;
   takeStored: (place: string) => void;
-  /** Makes an edit; resolves to what is wrong with it, or null once it is stored. */
-  /** @param madeOn the version it was made on, where that is not the one at hand */
-  make: (edit: Edit, gesture?: string, madeOn?: number) => Promise<string | null>;
+  /** Makes an edit; resolves to what is wrong with it, or null once it is stored. A refusal is told to the designer unless its maker says it at its place. */
+  make: (edit: Edit, making?: Making) => Promise<string | null>;
+  /** Undo or redo; resolves to what somebody else has changed since in the same values, or null. */
   reverse: (way: 'undo' | 'redo', overwrite?: boolean) => Promise<string | null>;
   /** Goes back to a snapshot as one edit. */
   bringBack: (snapshot: string) => Promise<string | null>;
@@ -56,6 +61,23 @@ export interface Editing {
   showBefore: (since: Earlier | null) => void;
 }
 
+/** What a trial belongs to: a component, or the place that is typed into. */
+export type Owner = object | string;
+
+export interface Refused {
+  owner: Owner;
+  said: string;
+}
+
+export interface Making {
+  /** Edits of one gesture are undone at once. */
+  gesture?: string;
+  /** Whose trial this ends. */
+  owner?: Owner;
+  /** Whether a refusal is shown where the value stands. */
+  saidAtItsPlace?: boolean;
+}
+
 /** Before the last edit, or when a state was named last. */
 export type Earlier = 'edit' | 'name';
 
@@ -70,18 +92,42 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
   let live: Live | null = null;
 
   return create<Editing>((set, get) => {
+    /** What is being tried: again, whenever the site has changed under it. */
+    let tried: { edit: Edit; owner: Owner } | null = null;
     const trials = createTrials({
       send: async (edit) => live?.tryEdit({ version: get().site.version, edit, pages: [...new Set(onStage.values())] }),
       onStart: () => set((s) => ({ pending: s.pending + 1 })),
       onEnd: () => set((s) => ({ pending: s.pending - 1 })),
-      onAnswer: (trial) => set({ trial, refused: null }),
-      onRefused: (refused) => set({ refused }),
-      onLost: (trouble) => set({ trial: null, trouble }),
+      // What was computed for a site that has changed meanwhile is being tried again.
+      onAnswer: (trial) => {
+        if (trial.version === get().site.version) set({ trial, refused: null });
+      },
+      onRefused: (said) => set({ refused: tried && { owner: tried.owner, said } }),
+      // Said once, by the state of the connection, and tried again when that is back.
+      onLost: (trouble) => set({ trial: null, trouble: get().connected ? trouble : null }),
     });
+    const attempt = (edit: Edit, owner: Owner) => {
+      tried = { edit, owner };
+      if (get().connected) trials.push(edit);
+    };
+    const tryAgain = () => {
+      if (tried) attempt(tried.edit, tried.owner);
+    };
+    const letGo = (owner: Owner | undefined) => {
+      if (!tried || tried.owner !== owner) return false;
+      tried = null;
+      trials.clear();
+      return true;
+    };
+    const cancelTrial = (owner: Owner) => {
+      if (letGo(owner)) set({ trial: null, refused: null });
+    };
 
     /** Takes over the site as it is now: branches that are as they were keep their identity. */
-    const takeWhole = ({ site, sheet, history }: OpenedSite) =>
-      set((s) => ({ site: replaceEqualDeep(s.site, site), sheet: replaceEqualDeep(s.sheet, withText(sheet)), history }));
+    const takeWhole = ({ site, sheet, history }: OpenedSite) => {
+      set((s) => ({ site: replaceEqualDeep(s.site, site), sheet: replaceEqualDeep(s.sheet, withText(sheet)), history, trial: null }));
+      tryAgain();
+    };
 
     const reload = async () => {
       const fresh = await requests.read();
@@ -92,38 +138,50 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
     const take = async ({ from, version, changes, sheet, history }: EditAnswer) => {
       // What others did since the version at hand is in the site it changed: only the whole of it will do.
       if (from !== get().site.version) await reload();
-      else set((s) => ({ site: withChanges(s.site, changes), sheet: changedSheet(s.sheet, version, sheet), history }));
-      set({ trial: null, refused: null, trouble: null });
+      else {
+        set((s) => ({
+          site: withChanges(s.site, changes),
+          sheet: changedSheet(s.sheet, version, sheet),
+          history,
+          trial: null,
+          refused: null,
+        }));
+        tryAgain();
+      }
     };
 
     /** One after the other, so that each is made on the version the one before it led to. */
-    const inTurn = (send: (version: number) => Promise<EditAnswer>, saidAtItsPlace = false): Promise<RequestFailed | null> => {
-      trials.clear();
-      set((s) => ({ pending: s.pending + 1, saving: true }));
+    const inTurn = (send: (version: number) => Promise<EditAnswer>, owner?: Owner): Promise<RequestFailed | null> => {
+      const ends = letGo(owner);
+      set((s) => ({ pending: s.pending + 1, saving: s.saving + 1 }));
       const done = queue.then(async () => {
         try {
           await take(await send(get().site.version));
           return null;
         } catch (failed) {
-          const { message, status } = failed as RequestFailed;
-          set({ trial: null, refused: null, trouble: status === 400 || saidAtItsPlace ? null : message });
+          const { status } = failed as RequestFailed;
+          if (ends) set({ trial: null, refused: null });
           if (status === 409 || status === 404) await reload().catch(() => undefined);
           return failed as RequestFailed;
         } finally {
-          set((s) => ({ pending: s.pending - 1, saving: false }));
+          set((s) => ({ pending: s.pending - 1, saving: s.saving - 1 }));
         }
       });
       queue = done;
       return done;
     };
 
-    const said = async (made: Promise<RequestFailed | null>) => (await made)?.message ?? null;
+    /** What went wrong is told, unless it is said at its place. */
+    const told = (failed: RequestFailed | null, saidAtItsPlace = false) => {
+      if (failed && !saidAtItsPlace) set({ trouble: failed.message });
+      return failed?.message ?? null;
+    };
 
     const typing = createTyping({
       key: typedKey(opened.site.slug),
       version: () => get().site.version,
       onChange: (typed) => set({ typed }),
-      send: (typed) => inTurn((version) => requests.make(Math.min(version, typed.madeOn), typed.edit, typed.gesture), true),
+      send: (typed, place) => inTurn((version) => requests.make(Math.min(version, typed.madeOn), typed.edit, typed.gesture), place),
     });
 
     return {
@@ -133,30 +191,29 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
       history: opened.history,
       trial: null,
       pending: 0,
-      saving: false,
+      saving: 0,
       trouble: null,
       refused: null,
-      attempt: (edit) => {
-        trials.push(edit);
+      attempt,
+      cancelTrial,
+      make: async (edit, { gesture = newGesture(), owner, saidAtItsPlace } = {}) =>
+        told(await inTurn((version) => requests.make(version, edit, gesture), owner), saidAtItsPlace),
+      reverse: async (way, overwrite = false) => {
+        // What was typed comes before what is taken back.
+        typing.storeAll();
+        const failed = await inTurn((version) => requests.reverse(version, way, overwrite));
+        return failed?.status === 409 && !overwrite ? failed.message : told(failed) && null;
       },
-      cancelTrial: () => {
-        trials.clear();
-        set({ trial: null, refused: null });
-      },
-      make: (edit, gesture = newGesture(), madeOn = Infinity) =>
-        said(inTurn((version) => requests.make(Math.min(version, madeOn), edit, gesture), madeOn !== Infinity)),
-      reverse: (way, overwrite = false) => said(inTurn((version) => requests.reverse(version, way, overwrite))),
-      bringBack: (snapshot) => said(inTurn((version) => requests.bringBack(version, snapshot))),
+      bringBack: async (snapshot) => told(await inTurn((version) => requests.bringBack(version, snapshot))),
       typed: typing.kept,
-      type: (place, edit, gesture) => {
-        trials.push(edit);
-        typing.type(place, edit, gesture);
+      type: (place, typed) => {
+        if (typed.tried !== false) attempt(typed.edit, place);
+        typing.type(place, typed);
       },
-      storeTyped: (place) => void typing.store(place),
+      storeTyped: typing.store,
       keepMine: typing.keepMine,
       takeStored: (place) => {
-        trials.clear();
-        set({ trial: null, refused: null });
+        cancelTrial(place);
         typing.takeStored(place);
       },
       forgetTrouble: () => set({ trouble: null }),
@@ -170,7 +227,9 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
         const connection = openLive(opened.site.slug, {
           onConnected: (connected) => {
             set({ connected });
-            if (connected) typing.storeAll();
+            if (!connected) return;
+            typing.storeAll();
+            tryAgain();
           },
           onVersion: (version, window) => {
             if (window === windowId) return;

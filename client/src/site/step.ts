@@ -13,6 +13,8 @@ export interface Place {
   /** The step it is in; null for what the stage shows whatever the step. */
   step: string | null;
   params: Record<string, string>;
+  /** What it does instead of leading somewhere. */
+  act?: () => void;
 }
 
 /** A step of the course: one folder each, and nothing of it is loaded before it is gone to. */

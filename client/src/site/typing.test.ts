@@ -1,9 +1,10 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { RequestFailed, type Edit } from '../api/client';
-import { createTyping, type Typed, type TypedPlaces } from './typing';
+import { createTyping, textOf, type Typed, type TypedPlaces, type Typing } from './typing';
 
 const KEY = 'typed';
 const css = (text: string): Edit => ({ kind: 'setOverrides', css: text });
+const typed = (text: string, gesture: string): Typing => ({ edit: css(text), name: 'Overrides', gesture, rests: true });
 
 let places: TypedPlaces;
 let sent: Typed[];
@@ -24,7 +25,7 @@ const fresh = () => {
   typing.open();
   return typing;
 };
-const textOf = (typed: Typed | undefined) => (typed?.edit.kind === 'setOverrides' ? typed.edit.css : undefined);
+const said = (one: Typed | undefined) => one && textOf(one.edit);
 
 beforeEach(() => {
   vi.useFakeTimers();
@@ -37,23 +38,23 @@ afterEach(() => vi.useRealTimers());
 
 test('what is typed is stored when the hand rests, and kept until it is answered', async () => {
   const typing = fresh();
-  typing.type('a', css('x'), 'g');
+  typing.type('a', typed('x', 'g'));
   await vi.advanceTimersByTimeAsync(500);
-  typing.type('a', css('xy'), 'g');
+  typing.type('a', typed('xy', 'g'));
   await vi.advanceTimersByTimeAsync(600);
   expect(sent).toHaveLength(0);
-  expect(textOf(places.a)).toBe('xy');
+  expect(said(places.a)).toBe('xy');
   await vi.advanceTimersByTimeAsync(200);
-  expect(sent.map(textOf)).toEqual(['xy']);
+  expect(sent.map(said)).toEqual(['xy']);
   expect(places).toEqual({});
 });
 
 test('a window that is loaded again has what was typed, over the version it was typed over', async () => {
-  fresh().type('a', css('x'), 'g');
+  fresh().type('a', typed('x', 'g'));
   window.dispatchEvent(new Event('pagehide'));
   version = 9;
   const again = fresh();
-  expect(textOf(places.a)).toBe('x');
+  expect(said(places.a)).toBe('x');
   again.storeAll();
   await vi.advanceTimersByTimeAsync(0);
   expect(sent[0]).toMatchObject({ madeOn: 3, gesture: 'g' });
@@ -64,14 +65,15 @@ test('a window that is loaded again has what was typed, over the version it was 
 test('what was not heard is sent again, with what was typed since', async () => {
   answer = () => Promise.resolve(new RequestFailed(undefined, 0));
   const typing = fresh();
-  typing.type('a', css('x'), 'g');
-  await typing.store('a');
-  typing.type('a', css('xy'), 'g');
+  typing.type('a', typed('x', 'g'));
+  typing.store('a');
+  await vi.advanceTimersByTimeAsync(0);
+  typing.type('a', typed('xy', 'g'));
   expect(places.a?.wrong?.kind).toBe('failed');
   answer = () => Promise.resolve(null);
   typing.storeAll();
   await vi.advanceTimersByTimeAsync(0);
-  expect(sent.map(textOf)).toEqual(['x', 'xy']);
+  expect(sent.map(said)).toEqual(['x', 'xy']);
   expect(places).toEqual({});
 });
 
@@ -79,13 +81,13 @@ test('another run of keys is an edit of its own, and follows when the one before
   let go: (failed: null) => void = () => undefined;
   answer = () => new Promise((resolve) => (go = resolve));
   const typing = fresh();
-  typing.type('a', css('x'), 'g');
-  typing.type('a', css('xy'), 'h');
-  void typing.store('a');
+  typing.type('a', typed('x', 'g'));
+  typing.type('a', typed('xy', 'h'));
+  typing.store('a');
   answer = () => Promise.resolve(null);
   go(null);
   await vi.advanceTimersByTimeAsync(0);
-  expect(sent.map((s) => [textOf(s), s.gesture])).toEqual([
+  expect(sent.map((s) => [said(s), s.gesture])).toEqual([
     ['x', 'g'],
     ['xy', 'h'],
   ]);
@@ -94,9 +96,10 @@ test('another run of keys is an edit of its own, and follows when the one before
 test('a clash waits for a decision while typing goes on; what else is refused is tried when it is mended', async () => {
   answer = () => Promise.resolve(new RequestFailed({ detail: 'Meanwhile.' }, 409));
   const typing = fresh();
-  typing.type('a', css('x'), 'g');
-  await typing.store('a');
-  typing.type('a', css('xy'), 'g');
+  typing.type('a', typed('x', 'g'));
+  typing.store('a');
+  await vi.advanceTimersByTimeAsync(0);
+  typing.type('a', typed('xy', 'g'));
   await vi.advanceTimersByTimeAsync(2000);
   expect(sent).toHaveLength(1);
   expect(places.a).toMatchObject({ wrong: { kind: 'clash', said: 'Meanwhile.' } });
@@ -107,7 +110,25 @@ test('a clash waits for a decision while typing goes on; what else is refused is
   expect(sent[1]).toMatchObject({ madeOn: 5 });
   expect(places.a).toMatchObject({ wrong: { kind: 'refused', said: 'Too long.' } });
   answer = () => Promise.resolve(null);
-  typing.type('a', css('y'), 'g');
+  typing.type('a', typed('y', 'g'));
   await vi.advanceTimersByTimeAsync(800);
   expect(places).toEqual({});
+});
+
+test('a place that is not left is not stored, and what is typed on while it is on its way stays', async () => {
+  let go: (failed: null) => void = () => undefined;
+  answer = () => new Promise((resolve) => (go = resolve));
+  const typing = fresh();
+  const type = (text: string) => typing.type('a', { edit: css(text), name: 'Overrides' });
+  type('x');
+  await vi.advanceTimersByTimeAsync(2000);
+  expect(sent).toHaveLength(0);
+  typing.store('a');
+  type('xy');
+  go(null);
+  await vi.advanceTimersByTimeAsync(2000);
+  expect(sent.map(said)).toEqual(['x']);
+  expect(said(places.a)).toBe('xy');
+  typing.store('a');
+  expect(sent.map(said)).toEqual(['x', 'xy']);
 });

@@ -1,12 +1,30 @@
 import type { Edit, RequestFailed } from '../api/client';
+import { newGesture } from './window';
+
+/** Text that is being typed into a place. */
+export interface Typing {
+  edit: Edit;
+  /** What it is typed into, in a designer's words. */
+  name: string;
+  /** A run of keys that undo takes back at once; one run until it is stored where none is named. */
+  gesture?: string;
+  /** Whether it is stored when the hand rests; otherwise when the place is left. */
+  rests?: boolean;
+  /** Whether it is shown on the stage meanwhile; it is unless said otherwise. */
+  tried?: boolean;
+}
 
 /** Text that was typed into a place and is not stored yet. */
 export interface Typed {
   edit: Edit;
-  /** A run of keys that undo takes back at once. */
+  name: string;
   gesture: string;
   /** The version it was typed over: what others write meanwhile is put together with it, or asked about. */
   madeOn: number;
+  /** The address of the window it was typed in. */
+  at: string;
+  /** Whether it is meant as it stands: the hand rests, or the place was left. */
+  left: boolean;
   /** What stands in its way; null where nothing does. */
   wrong: Wrong | null;
 }
@@ -35,7 +53,7 @@ interface Surroundings {
   version: () => number;
   onChange: (places: TypedPlaces) => void;
   /** Stores an edit; resolves to what went wrong. */
-  send: (typed: Typed) => Promise<RequestFailed | null>;
+  send: (typed: Typed, place: string) => Promise<RequestFailed | null>;
 }
 
 /** Typing over what is stored: kept from the first key, stored when the hand rests, and sent again until it is answered. */
@@ -74,16 +92,19 @@ export function createTyping({ key, version, onChange, send }: Surroundings) {
   const store = async (place: string): Promise<void> => {
     window.clearTimeout(timers.get(place));
     timers.delete(place);
-    const typed = places[place];
-    if (!typed || onTheWay.has(place) || typed.wrong?.kind === 'clash' || typed.wrong?.kind === 'refused') return;
+    const before = places[place];
+    if (!before) return;
+    const typed = before.left ? before : { ...before, left: true };
+    if (typed !== before) change(place, typed);
+    if (onTheWay.has(place) || typed.wrong?.kind === 'clash') return;
     onTheWay.add(place);
-    const failed = await send(typed);
+    const failed = await send(typed, place);
     onTheWay.delete(place);
     const now = places[place];
     if (!now) return;
     if (failed === null) {
       if (now === typed) change(place, null);
-      else if (!timers.has(place)) await store(place);
+      else if (now.left) await store(place);
     } else {
       const kind = failed.status === 409 ? 'clash' : failed.status === 0 || failed.status >= 500 ? 'failed' : 'refused';
       change(place, { ...now, wrong: { kind, said: failed.message } });
@@ -104,21 +125,25 @@ export function createTyping({ key, version, onChange, send }: Surroundings) {
       isOpen = false;
       window.removeEventListener('pagehide', keep);
     },
-    type: (place: string, edit: Edit, gesture: string) => {
+    type: (place: string, { edit, name, gesture, rests = false }: Typing) => {
       const before = places[place];
       // Another run of keys: the one before it is an edit of its own.
-      if (before && before.gesture !== gesture) void store(place);
+      if (before && gesture !== undefined && before.gesture !== gesture) void store(place);
       change(place, {
         edit,
-        gesture,
+        name,
+        gesture: gesture ?? before?.gesture ?? newGesture(),
         madeOn: before?.madeOn ?? version(),
+        at: location.pathname + location.search,
+        left: false,
         wrong: before?.wrong?.kind === 'refused' ? null : (before?.wrong ?? null),
       });
-      later(place, PAUSE);
+      if (rests) later(place, PAUSE);
     },
-    store,
+    store: (place: string) => void store(place),
+    /** Stores whatever can be: what is refused or asked about waits for the designer. */
     storeAll: () => {
-      for (const place of Object.keys(places)) void store(place);
+      for (const [place, { wrong }] of Object.entries(places)) if (wrong === null || wrong.kind === 'failed') void store(place);
     },
     /** What was typed stands, whatever others wrote in the same place. */
     keepMine: (place: string) => {
@@ -134,8 +159,18 @@ export function createTyping({ key, version, onChange, send }: Surroundings) {
 
 function read(key: string): TypedPlaces {
   try {
-    return (JSON.parse(sessionStorage.getItem(key) ?? '{}') ?? {}) as TypedPlaces;
+    const kept = (JSON.parse(sessionStorage.getItem(key) ?? '{}') ?? {}) as Record<string, Typed>;
+    // A window that is loaded again has left every place.
+    return Object.fromEntries(Object.entries(kept).map(([place, typed]) => [place, { ...typed, left: true }]));
   } catch {
     return {};
   }
+}
+
+/** The text an edit carries. */
+export function textOf(edit: Edit): string {
+  if ('css' in edit) return edit.css;
+  if ('text' in edit) return edit.text ?? '';
+  if ('label' in edit) return edit.label ?? '';
+  return 'name' in edit ? (edit.name ?? '') : '';
 }

@@ -24,6 +24,9 @@ export function keptOpenedAt(slug: string): number | undefined {
 /** Where this window keeps what was typed and is not stored yet. */
 export const typedKey = (slug: string): string => `${KEY}-typed-${slug}`;
 
+/** Where this window keeps what stands in a form and is not sent yet. */
+export const draftKey = (slug: string, form: string): string => `${KEY}-draft-${slug}-${form}`;
+
 export const newGesture = (): string => crypto.randomUUID();
 
 /** Holds on to the window's name. One that was made by duplicating another brought that one's: it is a window of its own from here on. */

@@ -3,11 +3,13 @@ import type { LookView } from '../api/client';
 import { partOf } from '../site/catalogue';
 import type { Editing } from '../site/editing';
 import { useEditing, useEditingStore } from '../site/editingContext';
+import { takesText } from '../ui/keys';
 import { Selection } from './Selection';
 import { FrameContent } from './content';
 import { frameGone, frameLoads, frameShows } from './settled';
 import { FrameSheet } from './frameSheet';
 import { useStageView, type Viewport } from './view';
+import { nearest, walk } from './walk';
 import './LivePage.css';
 
 /** How long a frame that is not looked at waits while the hand moves, ms: six at once would cost the one that is. */
@@ -17,6 +19,8 @@ interface Props {
   page: string;
   name: string;
   viewport: Viewport;
+  /** How tall the frame is, CSS px: the viewport's own height or more. */
+  height: number;
   scale: number;
   /** Whether this is the frame being looked at: it follows at once. */
   leads: boolean;
@@ -24,7 +28,7 @@ interface Props {
 }
 
 /** A page in a viewport of its own. */
-export function LivePage({ page, name, viewport, scale, leads, onSelect }: Props) {
+export function LivePage({ page, name, viewport, height, scale, leads, onSelect }: Props) {
   const slug = useEditing((e) => e.site.slug);
   const store = useEditingStore();
   const catalogue = useEditing((e) => e.catalogue);
@@ -101,11 +105,45 @@ export function LivePage({ page, name, viewport, scale, leads, onSelect }: Props
       const found = nearest(target, looks);
       if (!found) return;
       setClicked(found.element);
-      onSelect(found.look, found.element.closest('[data-block]')?.getAttribute('data-block') ?? null);
+      onSelect(found.look, blockOf(found.element));
     };
     loaded.document.addEventListener('click', onClick, true);
     return () => loaded.document.removeEventListener('click', onClick, true);
   }, [loaded, looks, onSelect]);
+
+  useEffect(() => {
+    if (!loaded || !frame.current) return;
+    return passOn(loaded.document, frame.current);
+  }, [loaded]);
+
+  const element =
+    loaded && selected
+      ? clicked?.isConnected && clicked.closest('[data-block]')?.getAttribute('data-block') === selected
+        ? clicked
+        : loaded.document.querySelector<HTMLElement>(`[data-block="${CSS.escape(selected)}"]`)
+      : null;
+  const at = useRef<HTMLElement | null>(null);
+  useEffect(() => {
+    at.current = element;
+  });
+
+  // The arrow keys lead from element to element while the stage itself has the focus.
+  useEffect(() => {
+    const room = frame.current?.closest<HTMLElement>('.stage-room');
+    if (!loaded || !leads || !room) return;
+    const onKeyDown = (event: KeyboardEvent) => {
+      if (event.target !== room || event.ctrlKey || event.metaKey || event.altKey) return;
+      const next = walk(loaded.document, looks, at.current, event.key);
+      if (next === undefined) return;
+      event.preventDefault();
+      if (!next) return;
+      setClicked(next.element);
+      onSelect(next.look, blockOf(next.element));
+      next.element.scrollIntoView({ block: 'nearest' });
+    };
+    room.addEventListener('keydown', onKeyDown);
+    return () => room.removeEventListener('keydown', onKeyDown);
+  }, [loaded, leads, looks, onSelect]);
 
   const onLoad = () => {
     const document = frame.current?.contentDocument;
@@ -115,22 +153,16 @@ export function LivePage({ page, name, viewport, scale, leads, onSelect }: Props
     setLoaded({ document, sheets, content: new FrameContent(document, () => setContents((n) => n + 1)) });
   };
 
-  // What is chosen elsewhere than on the stage comes into sight.
+  // What is chosen elsewhere than on the stage comes into sight; what is clicked is in sight, whatever the step is about.
   useEffect(() => {
-    const wanted = reveal ?? selected;
-    if (!loaded || !wanted || clicked?.closest('[data-block]')?.getAttribute('data-block') === wanted) return;
-    loaded.document.querySelector(`[data-block="${CSS.escape(wanted)}"]`)?.scrollIntoView({ block: 'nearest' });
-  }, [loaded, selected, reveal, clicked]);
+    if (loaded && reveal) bringIntoSight(loaded.document, reveal);
+  }, [loaded, reveal]);
+  useEffect(() => {
+    if (loaded && selected && blockOf(clicked) !== selected) bringIntoSight(loaded.document, selected);
+  }, [loaded, selected, clicked]);
 
-  const block = clicked?.closest('[data-block]')?.getAttribute('data-block');
-  const element =
-    loaded && selected
-      ? clicked?.isConnected && block === selected
-        ? clicked
-        : loaded.document.querySelector<HTMLElement>(`[data-block="${CSS.escape(selected)}"]`)
-      : null;
   return (
-    <div className="stage-paper" style={{ width: viewport.width * scale, height: viewport.height * scale }}>
+    <div className="stage-paper" style={{ width: viewport.width * scale, height: height * scale }}>
       <iframe
         ref={frame}
         title={`Page ${name} at ${viewport.width} px`}
@@ -138,18 +170,43 @@ export function LivePage({ page, name, viewport, scale, leads, onSelect }: Props
         sandbox="allow-same-origin"
         onLoad={onLoad}
         // The frame's own colour scheme is what its page finds the visitor to prefer.
-        style={{ width: viewport.width, height: viewport.height, transform: `scale(${scale})`, colorScheme: prefers }}
+        style={{ width: viewport.width, height, transform: `scale(${scale})`, colorScheme: prefers }}
       />
+      {height > viewport.height && (
+        <span
+          className="fold"
+          style={{ top: viewport.height * scale }}
+          title={`Where a screen of ${viewport.width} × ${viewport.height} ends`}
+        >
+          {viewport.height}
+        </span>
+      )}
       {element && <Selection element={element} scale={scale} />}
     </div>
   );
 }
 
-/** The nearest element around a place that some look is for. */
-function nearest(target: HTMLElement, looks: readonly LookView[]): { element: HTMLElement; look: LookView } | null {
-  for (let element: HTMLElement | null = target; element; element = element.parentElement) {
-    const look = looks.find((l) => l.selector !== '' && element?.matches(l.selector));
-    if (look) return { element, look };
-  }
-  return null;
+const blockOf = (element: Element | null): string | null => element?.closest('[data-block]')?.getAttribute('data-block') ?? null;
+
+function bringIntoSight(page: Document, block: string): void {
+  page.querySelector(`[data-block="${CSS.escape(block)}"]`)?.scrollIntoView({ block: 'nearest' });
+}
+
+/** Passes on what is pressed inside a frame: keys do there what they do elsewhere, and a press closes what is open. */
+function passOn(page: Document, frame: HTMLIFrameElement): () => void {
+  const onKey = (event: KeyboardEvent) => {
+    if (takesText(event.target as Element)) return;
+    if (!frame.dispatchEvent(new KeyboardEvent(event.type, event))) event.preventDefault();
+  };
+  const onPress = (event: Event) => {
+    frame.dispatchEvent(new MouseEvent(event.type, { bubbles: true }));
+  };
+  page.addEventListener('keydown', onKey);
+  page.addEventListener('keyup', onKey);
+  page.addEventListener('mousedown', onPress);
+  return () => {
+    page.removeEventListener('keydown', onKey);
+    page.removeEventListener('keyup', onKey);
+    page.removeEventListener('mousedown', onPress);
+  };
 }

@@ -1,15 +1,27 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { answered, api, type LookView } from '../api/client';
+import { useArrival } from '../site/arrival';
+import { partOf } from '../site/catalogue';
 import { useEditing } from '../site/editingContext';
+import { QueryError } from '../ui/QueryError';
 import { LivePage } from './LivePage';
 import { StageBar } from './StageBar';
-import { SPECIMEN, useStageView, WIDTHS, writeView, type StageView, type Viewport, type Vision } from './view';
+import { SPECIMEN, useStageView, viewportOf, WIDTHS, writeView, type StageView, type Viewport, type Vision } from './view';
 import './Stage.css';
 
 const GAP = 14;
 const PER_ROW = 3;
+
+/** Between rows of frames, and below a frame for its caption, px (Stage.css). */
+const ROW_GAP = 18;
+const CAPTION = 23;
+
+interface Size {
+  width: number;
+  height: number;
+}
 
 /** The live pages: real viewports, scaled to fit or at their own size. */
 export function Stage() {
@@ -17,18 +29,24 @@ export function Stage() {
   const [view] = useStageView();
   const [, setParams] = useSearchParams();
   const page = view.page === SPECIMEN.id ? SPECIMEN : (pages.find((p) => p.id === view.page) ?? pages[0]);
-  const room = useRef<HTMLDivElement>(null);
-  const [roomWidth, setRoomWidth] = useState(0);
+  const room = useArrival<HTMLDivElement>('stage');
+  const [size, setSize] = useState<Size>({ width: 0, height: 0 });
+  const [walked, setWalked] = useState('');
+  const earlier = useEditing((e) => e.before?.since ?? null);
+  const catalogue = useEditing((e) => e.catalogue);
 
   useEffect(() => {
     if (!room.current) return;
-    const observer = new ResizeObserver(([entry]) => setRoomWidth(entry?.contentRect.width ?? 0));
+    const observer = new ResizeObserver(([entry]) => {
+      if (entry) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
+    });
     observer.observe(room.current);
     return () => observer.disconnect();
-  }, []);
+  }, [room]);
 
   const onSelect = useCallback(
-    (look: LookView, block: string | null) =>
+    (look: LookView, block: string | null) => {
+      setWalked(`${partOf(catalogue, look.part)?.name ?? ''} · ${look.name}`);
       setParams(
         (before) => {
           const next = writeView(before, { selected: block });
@@ -37,11 +55,12 @@ export function Stage() {
           return next;
         },
         { replace: true },
-      ),
-    [setParams],
+      );
+    },
+    [setParams, catalogue],
   );
 
-  const one = WIDTHS.find((w) => w.width === view.width) ?? (WIDTHS[2] as Viewport);
+  const one = viewportOf(view.width) ?? (WIDTHS[2] as Viewport);
   const frames =
     page === undefined
       ? []
@@ -50,12 +69,23 @@ export function Stage() {
         : view.span === 'pages'
           ? pages.map((p) => ({ page: p, viewport: one, caption: p.name }))
           : [{ page, viewport: one, caption: null }];
-  const scale = view.fit && roomWidth > 0 ? Math.min(1, fitting(view, roomWidth, one)) : 1;
+  const scale = view.fit && size.width > 0 ? Math.min(1, fitting(view, size.width, one)) : 1;
+  const rows = view.span === 'pages' ? Math.ceil(frames.length / PER_ROW) : 1;
+  // At Fit a frame takes the height there is, in the pixels of its page.
+  const tall = view.fit ? Math.floor(((size.height - (rows - 1) * ROW_GAP) / rows - (view.span === 'one' ? 0 : CAPTION)) / scale) : 0;
   return (
     <section className="stage" aria-label="Stage">
       {view.whole && <h1 className="unseen">{page?.name ?? 'Stage'}</h1>}
       {page && <StageBar page={page.id} />}
       <VisionFilter vision={view.vision} />
+      <span className="unseen" role="status">
+        {walked}
+      </span>
+      {earlier && (
+        <div className="earlier" role="status">
+          {earlier === 'edit' ? 'As it was before the last edit' : 'As it was when a state was named last'}
+        </div>
+      )}
       {/* The room scrolls, so it must be reachable by key. */}
       <div
         className={`stage-room ${view.span}`}
@@ -77,6 +107,7 @@ export function Stage() {
               page={f.page.id}
               name={f.page.name}
               viewport={f.viewport}
+              height={Math.max(f.viewport.height, tall)}
               scale={scale}
               leads={f.page.id === page?.id && (view.span !== 'widths' || f.viewport.width === view.width)}
               onSelect={onSelect}
@@ -90,10 +121,9 @@ export function Stage() {
 }
 
 function fitting(view: StageView, room: number, one: Viewport): number {
-  const free = room - 2 * GAP;
-  if (view.span === 'one') return free / one.width;
-  if (view.span === 'pages') return (free - (PER_ROW - 1) * GAP) / PER_ROW / one.width;
-  return (free - (WIDTHS.length - 1) * GAP) / WIDTHS.reduce((sum, w) => sum + w.width, 0);
+  if (view.span === 'one') return room / one.width;
+  if (view.span === 'pages') return (room - (PER_ROW - 1) * GAP - 1) / PER_ROW / one.width;
+  return (room - (WIDTHS.length - 1) * GAP - 1) / WIDTHS.reduce((sum, w) => sum + w.width, 0);
 }
 
 /** The filter that shows colours as somebody with a colour-vision deficiency sees them; its numbers come from the core. */
@@ -104,6 +134,8 @@ function VisionFilter({ vision }: { vision: Vision }) {
     enabled: vision !== 'full',
     staleTime: Infinity,
   });
+  if (vision !== 'full' && numbers.isError)
+    return <QueryError title="Colours are shown as they are: the vision could not be read" query={numbers} />;
   if (vision === 'full' || !numbers.data) return null;
   const rows = [0, 3, 6].map((at) => [...numbers.data.slice(at, at + 3), 0, 0].join(' '));
   return (

@@ -2,7 +2,7 @@ import { Button, Dropdown, Segmented, Select, Tooltip } from 'antd';
 import type { State } from '../api/client';
 import { useEditing } from '../site/editingContext';
 import { STATE_NAMES } from '../ledger/cells';
-import { PREFERENCES, SPECIMEN, STATES, useStageView, VISIONS, WIDTHS, type Preference, type Vision } from './view';
+import { PREFERENCES, SPECIMEN, STATES, useStageView, viewportOf, VISIONS, WIDTHS, type Preference, type Vision } from './view';
 import './StageBar.css';
 
 const PREFERENCE_NAMES: Record<Preference, string> = { light: 'Prefers light', dark: 'Prefers dark' };
@@ -17,6 +17,9 @@ const VISION_NAMES: Record<Vision, string> = {
 export function StageBar({ page }: { page: string }) {
   const pages = useEditing((e) => e.site.pages);
   const [view, change] = useStageView();
+  // A width between the devices is listed while it is shown.
+  const here = viewportOf(view.width);
+  const shown = here && !WIDTHS.includes(here) ? [...WIDTHS, here].sort((a, b) => a.width - b.width) : WIDTHS;
   return (
     <div className="bar stage-bar" role="toolbar" aria-label="Stage">
       <Select
@@ -31,7 +34,7 @@ export function StageBar({ page }: { page: string }) {
         aria-label="What the stage shows at once"
         value={view.span === 'one' ? String(view.width) : view.span}
         options={[
-          ...WIDTHS.map((w) => ({ value: String(w.width), label: String(w.width), title: `${w.width} × ${w.height}` })),
+          ...shown.map((w) => ({ value: String(w.width), label: String(w.width), title: `${w.width} × ${w.height}` })),
           { value: 'widths', label: 'Every width' },
           { value: 'pages', label: 'Every page' },
         ]}
@@ -86,9 +89,13 @@ function ShowAs() {
           else change({ vision: value as Vision });
         },
         items: [
-          { type: 'group', label: 'State', children: STATES.map((s) => ({ key: `show ${s}`, label: STATE_NAMES[s] })) },
-          { type: 'group', label: 'Visitor', children: PREFERENCES.map((p) => ({ key: `prefers ${p}`, label: PREFERENCE_NAMES[p] })) },
-          { type: 'group', label: 'Vision', children: VISIONS.map((v) => ({ key: `vision ${v}`, label: VISION_NAMES[v] })) },
+          { type: 'group', label: 'State', children: STATES.map((s) => choice(`show ${s}`, STATE_NAMES[s], view.show === s)) },
+          {
+            type: 'group',
+            label: 'Visitor',
+            children: PREFERENCES.map((p) => choice(`prefers ${p}`, PREFERENCE_NAMES[p], view.prefers === p)),
+          },
+          { type: 'group', label: 'Vision', children: VISIONS.map((v) => choice(`vision ${v}`, VISION_NAMES[v], view.vision === v)) },
         ],
       }}
     >
@@ -98,3 +105,6 @@ function ShowAs() {
     </Dropdown>
   );
 }
+
+/** An item of which one in its group is chosen, and says so (ARIA menu pattern). */
+const choice = (key: string, label: string, chosen: boolean) => ({ key, label, role: 'menuitemradio', 'aria-checked': chosen });

@@ -13,6 +13,18 @@ export const WIDTHS: readonly Viewport[] = [
   { width: 1280, height: 800 },
 ];
 
+/** Between two breaks where no device of the list is: seen when values there are set. */
+const BETWEEN: Viewport = { width: 600, height: 960 };
+
+/** A viewport by its width; undefined where the stage has none. */
+export const viewportOf = (width: number): Viewport | undefined => [...WIDTHS, BETWEEN].find((w) => w.width === width);
+
+/** A width the stage shows values at that hold within an interval: the one at hand where it does. */
+export function widthWithin(from: number | null, below: number | null, at: number): number {
+  const holds = (width: number) => width >= (from ?? 0) && width < (below ?? Infinity);
+  return [at, ...WIDTHS.map((w) => w.width), BETWEEN.width].find(holds) ?? at;
+}
+
 /** The page made from the catalogue: every part, look, state and text style. It is never released. */
 export const SPECIMEN = { id: 'specimen', name: 'Specimen' } as const;
 
@@ -54,7 +66,7 @@ export function readView(params: URLSearchParams): StageView {
   const width = Number(params.get('width'));
   return {
     page: params.get('page'),
-    width: WIDTHS.some((w) => w.width === width) ? width : 1280,
+    width: viewportOf(width) ? width : 1280,
     span: among(SPANS, params.get('span'), 'one'),
     fit: params.get('scale') !== '100',
     show: among(STATES, params.get('show'), 'rest'),

@@ -1,39 +1,42 @@
 import { Button, Input } from 'antd';
-import { useState, type FormEvent } from 'react';
+import { useId } from 'react';
 import type { Schemas } from '../api/client';
 import { useActions } from '../site/editingContext';
+import { useDraft, useSending } from '../site/useDraft';
 import { Problem } from '../ui/Problem';
 import { withArticle } from '../ui/words';
 
 /** A new thing by its name; what it is made of is set in its editor. */
 export function AddThing({ kind, onDone }: { kind: Schemas['KindView']; onDone: (id: string) => void }) {
   const { make } = useActions();
-  const [name, setName] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
-  const add = async (event: FormEvent) => {
-    event.preventDefault();
+  const [name, setName] = useDraft(`${kind.code} name`);
+  const problemId = useId();
+  const { problem, sending, submit, mend } = useSending(async () => {
     const id = crypto.randomUUID();
-    const wrong = await make({ kind: 'addThing', of: kind.code, id, name, like: null, values: null, in: null });
-    if (wrong === null) onDone(id);
-    else setProblem(wrong);
-  };
+    const wrong = await make({ kind: 'addThing', of: kind.code, id, name, like: null, values: null, in: null }, { saidAtItsPlace: true });
+    if (wrong !== null) return wrong;
+    setName('');
+    onDone(id);
+    return null;
+  });
   return (
-    <form className="add-form" aria-label={`Add ${withArticle(kind.name)}`} onSubmit={(event) => void add(event)}>
+    <form className="add-form" aria-label={`Add ${withArticle(kind.name)}`} onSubmit={submit}>
       <Input
         aria-label={`Name of the ${kind.name}`}
+        aria-describedby={problem === null ? undefined : problemId}
         placeholder="name"
         value={name}
         // It was opened to type into it.
         autoFocus // eslint-disable-line jsx-a11y/no-autofocus
         onChange={(event) => {
           setName(event.target.value);
-          setProblem(null);
+          mend();
         }}
       />
-      <Button type="primary" htmlType="submit">
+      <Button type="primary" htmlType="submit" loading={sending}>
         Add
       </Button>
-      <Problem text={problem} />
+      <Problem text={problem} id={problemId} />
     </form>
   );
 }

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { Schemas, ThingView } from '../api/client';
+import type { Edit, Schemas, ThingView } from '../api/client';
 import { namesIn } from '../site/catalogue';
 import { useActions, useEditing } from '../site/editingContext';
 import { Problem } from '../ui/Problem';
@@ -21,8 +21,8 @@ export function ItemsTable({ kind, items, thing }: Props) {
   const list = thing.items ?? [];
   const at = { of: kind.code, in: thing.id };
   const isFixed = items.fewest === items.most;
-  const add = () =>
-    make({ kind: 'addThing', ...at, id: crypto.randomUUID(), name: null, like: list.at(-1)?.id ?? null, values: null }).then(setProblem);
+  const change = (edit: Edit) => void make(edit, { saidAtItsPlace: true }).then(setProblem);
+  const add = () => change({ kind: 'addThing', ...at, id: crypto.randomUUID(), name: null, like: list.at(-1)?.id ?? null, values: null });
   return (
     <>
       <table className="values items" aria-label={`Every ${items.name} of ${thing.name}`}>
@@ -54,7 +54,7 @@ export function ItemsTable({ kind, items, thing }: Props) {
                     <ValueCell
                       name={`${setting.name} of ${called} of ${thing.name}`}
                       text={item.fields.find((f) => f.id === setting.id)?.text ?? ''}
-                      inherited=""
+                      inherited={null}
                       names={namesIn(names, setting)}
                       edit={(text) => ({ kind: 'setThing', ...at, id: item.id, field: setting.id, text: text ?? '' })}
                     />
@@ -67,7 +67,7 @@ export function ItemsTable({ kind, items, thing }: Props) {
                       className="small-button"
                       aria-label={`Move ${called} up`}
                       disabled={place === 0}
-                      onClick={() => void make({ kind: 'moveThing', ...at, id: item.id, to: place - 1 }).then(setProblem)}
+                      onClick={() => change({ kind: 'moveThing', ...at, id: item.id, to: place - 1 })}
                     >
                       ↑
                     </button>
@@ -76,7 +76,7 @@ export function ItemsTable({ kind, items, thing }: Props) {
                       className="small-button"
                       aria-label={`Move ${called} down`}
                       disabled={place === list.length - 1}
-                      onClick={() => void make({ kind: 'moveThing', ...at, id: item.id, to: place + 1 }).then(setProblem)}
+                      onClick={() => change({ kind: 'moveThing', ...at, id: item.id, to: place + 1 })}
                     >
                       ↓
                     </button>
@@ -85,7 +85,7 @@ export function ItemsTable({ kind, items, thing }: Props) {
                       className="small-button"
                       aria-label={`Remove ${called}`}
                       disabled={list.length <= items.fewest}
-                      onClick={() => void make({ kind: 'removeThing', ...at, id: item.id, by: null }).then(setProblem)}
+                      onClick={() => change({ kind: 'removeThing', ...at, id: item.id, by: null })}
                     >
                       ×
                     </button>
@@ -98,7 +98,7 @@ export function ItemsTable({ kind, items, thing }: Props) {
       </table>
       {!isFixed && (
         <div className="below-rows">
-          <Button size="small" disabled={list.length >= items.most} onClick={() => void add()}>
+          <Button size="small" disabled={list.length >= items.most} onClick={add}>
             Add {withArticle(items.name)}
           </Button>
         </div>

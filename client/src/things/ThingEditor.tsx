@@ -30,14 +30,17 @@ export function ThingEditor({ kind, thing, others, onChosen, children }: Props) 
   const copy = async () => {
     const copied = crypto.randomUUID();
     const free = freeName(name, others);
-    const wrong = await make({ kind: 'addThing', of: kind.code, id: copied, name: free, like: id, values: null, in: null });
+    const wrong = await make(
+      { kind: 'addThing', of: kind.code, id: copied, name: free, like: id, values: null, in: null },
+      { saidAtItsPlace: true },
+    );
     setProblem(wrong);
     if (wrong === null) onChosen(copied);
   };
   const stays =
     thing.stays ?? (thing.uses.length > 0 && others.length < 2 ? 'It is in use, and there is no other to take its place.' : null);
   const remove = async (by: string | null) => {
-    const wrong = await make({ kind: 'removeThing', of: kind.code, id, by, in: null });
+    const wrong = await make({ kind: 'removeThing', of: kind.code, id, by, in: null }, { saidAtItsPlace: true });
     setProblem(wrong);
     if (wrong === null) onChosen(by ?? '');
   };
@@ -71,7 +74,7 @@ export function ThingEditor({ kind, thing, others, onChosen, children }: Props) 
                       <ValueCell
                         name={`${setting.name} of ${name}`}
                         text={value.text}
-                        inherited=""
+                        inherited={null}
                         names={value.names ?? namesIn(names, setting)}
                         edit={(text) => ({ kind: 'setThing', of: kind.code, id, field: setting.id, text: text ?? '', in: null })}
                         note={value.note}

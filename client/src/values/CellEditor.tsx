@@ -1,54 +1,83 @@
 import { AutoComplete, Input } from 'antd';
-import { useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import type { Edit } from '../api/client';
-import { useEditing } from '../site/editingContext';
+import { useActions } from '../site/editingContext';
 import { Problem } from '../ui/Problem';
 import { stepNumber } from './numbers';
-import { useTypedText } from './useTypedText';
+import { placeOf, type TypedText } from './useTypedText';
 import './CellEditor.css';
+
+/** How a cell was opened: to change its text, by a letter that is typed already, or to choose from what can be named. */
+export type Opening = 'text' | 'letter' | 'list';
 
 interface Props {
   name: string;
+  opening: Opening;
   /** What can be named, most fitting first. */
   names: readonly string[];
-  /** What it begins with: what is stored, or the key that opened it. */
-  start: string;
-  /** What is stored. */
-  before: string;
+  /** Whether it takes words, in which = and arrow keys are what they are anywhere. */
+  isWords: boolean;
+  typed: TypedText;
   edit: (text: string) => Edit;
-  onClose: () => void;
+  /** @param byKey whether it was closed by Enter, Escape or a choice, and not by going elsewhere */
+  onClose: (byKey: boolean) => void;
 }
 
+/** How long a value may be unfinished before it is told what is wrong with it, in ms. */
+const UNFINISHED = 800;
+
 /** A value being typed in its cell: tried at once, arrow keys step the number at the caret, = lists what can be named. */
-export function CellEditor({ name, names, start, before, edit, onClose }: Props) {
-  const typed = useTypedText({ value: before, start, edit, onDone: onClose });
-  const refused = useEditing((e) => e.refused);
-  const [listed, setListed] = useState(start === '');
+export function CellEditor({ name, opening, names, isWords, typed, edit, onClose }: Props) {
+  const { attempt, cancelTrial } = useActions();
+  const [listed, setListed] = useState(opening === 'list');
+  const [all, setAll] = useState(opening === 'list');
   // An option counts once the keys have led to it; one that only lies under the pointer must not take the place of what was typed.
   const led = useRef(false);
+  const closed = useRef(false);
+  const isUnfinished = useUnfinished(typed.text);
+  const id = useId();
 
   const wanted = typed.text.trim().toLowerCase();
-  const options = names.filter((n) => wanted === '' || n.toLowerCase().includes(wanted)).map((value) => ({ value }));
+  const options = names.filter((n) => all || wanted === '' || n.toLowerCase().includes(wanted)).map((value) => ({ value }));
   const isOpen = listed && options.length > 0;
   const change = (next: string) => {
     led.current = false;
+    setAll(false);
     typed.type(next);
+  };
+  const close = (byKey: boolean) => {
+    closed.current = true;
+    onClose(byKey);
+  };
+  const unlist = () => {
+    setListed(false);
+    if (!led.current) return;
+    led.current = false;
+    if (typed.isTyped) attempt(edit(typed.text), placeOf(edit));
+    else cancelTrial(placeOf(edit));
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') {
       event.preventDefault();
       if (led.current) return;
       event.stopPropagation();
-      void typed.commit();
+      typed.commit();
+      close(true);
     } else if (event.key === 'Escape') {
       event.stopPropagation();
-      typed.abandon();
-    } else if (event.key === '=') {
+      if (led.current) {
+        unlist();
+      } else {
+        typed.abandon();
+        close(true);
+      }
+    } else if (event.key === '=' && !isWords) {
       event.preventDefault();
+      setAll(true);
       setListed(true);
     } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && isOpen) {
       led.current = true;
-    } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+    } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && !isWords) {
       const by = (event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1);
       const field = event.currentTarget;
       const stepped = stepNumber(typed.text, field.selectionStart ?? typed.text.length, by);
@@ -61,34 +90,60 @@ export function CellEditor({ name, names, start, before, edit, onClose }: Props)
     }
   };
 
-  const wrong = typed.problem ?? (wanted === '' ? null : refused);
+  const wrong = typed.problem ?? (wanted === '' || isUnfinished ? null : typed.refused);
   return (
     <div className="cell-editor">
       <AutoComplete
         value={typed.text}
         options={options}
         open={isOpen}
-        onOpenChange={setListed}
+        onOpenChange={(open) => {
+          if (open) setListed(true);
+          else unlist();
+        }}
         popupMatchSelectWidth={200}
         defaultActiveFirstOption={false}
         onChange={change}
-        onSelect={(value: string) => void typed.commit(value)}
+        onActive={(value) => {
+          if (led.current && typeof value === 'string') attempt(edit(value), placeOf(edit));
+        }}
+        onSelect={(value: string) => {
+          typed.type(value);
+          typed.commit();
+          close(true);
+        }}
       >
         <Input
           aria-label={name}
           aria-invalid={wrong !== null}
+          aria-describedby={wrong === null ? undefined : id}
           status={wrong ? 'error' : ''}
-          className="mono"
+          className={isWords ? '' : 'mono'}
+          spellCheck={isWords}
           // The cell was opened to type into it.
           autoFocus // eslint-disable-line jsx-a11y/no-autofocus
           onFocus={(event) => {
-            if (start === before) event.currentTarget.select();
+            if (opening !== 'letter') event.currentTarget.select();
           }}
           onKeyDown={onKeyDown}
-          onBlur={() => void typed.commit()}
+          onBlur={() => {
+            if (closed.current) return;
+            typed.leave();
+            close(false);
+          }}
         />
       </AutoComplete>
-      <Problem text={wrong} />
+      <Problem text={wrong} id={id} />
     </div>
   );
+}
+
+/** Whether a text has changed just now: it may not be meant yet. */
+function useUnfinished(text: string): boolean {
+  const [finished, setFinished] = useState<string | null>(null);
+  useEffect(() => {
+    const timer = window.setTimeout(() => setFinished(text), UNFINISHED);
+    return () => window.clearTimeout(timer);
+  }, [text]);
+  return finished !== text;
 }

@@ -17,7 +17,8 @@ interface Props {
 
 /** A value shown as text that can be typed over: Enter or leaving makes it, Escape brings back what was there. */
 export function TextField({ label, value, mono = false, edit, tries = false }: Props) {
-  const typed = useTypedText({ value, edit, tries, canBeEmpty: true });
+  const typed = useTypedText({ name: label, value, edit, tries, canBeEmpty: true });
+  const wrong = typed.problem;
   const id = useId();
   return (
     <div className="text-field">
@@ -26,18 +27,18 @@ export function TextField({ label, value, mono = false, edit, tries = false }: P
         id={id}
         className={mono ? 'mono' : ''}
         value={typed.text}
-        status={typed.problem ? 'error' : ''}
-        aria-invalid={typed.problem !== null}
-        aria-describedby={typed.problem ? `${id}-problem` : undefined}
+        status={wrong ? 'error' : ''}
+        aria-invalid={wrong !== null}
+        aria-describedby={wrong ? `${id}-problem` : undefined}
         spellCheck={false}
         onChange={(event) => typed.type(event.target.value)}
-        onBlur={() => void typed.commit()}
+        onBlur={typed.leave}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') void typed.commit();
+          if (event.key === 'Enter') typed.commit();
           if (event.key === 'Escape') typed.abandon();
         }}
       />
-      <Problem text={typed.problem} id={`${id}-problem`} />
+      <Problem text={wrong} id={`${id}-problem`} />
     </div>
   );
 }

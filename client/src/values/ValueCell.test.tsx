@@ -2,48 +2,84 @@ import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { App } from 'antd';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { create } from 'zustand';
-import type { Edit } from '../api/client';
-import type { Editing } from '../site/editing';
+import { RequestFailed, type Edit } from '../api/client';
+import type { Editing, EditingStore } from '../site/editing';
 import { EditingContext } from '../site/editingContext';
+import { createTyping, type Typing } from '../site/typing';
 import { ValueCell } from './ValueCell';
 
 const made: Edit[] = [];
 const tried: Edit[] = [];
 let answer: string | null = null;
 const cancelTrial = vi.fn();
+const refused = () => Promise.resolve(answer === null ? null : new RequestFailed({ detail: answer }, 400));
 
-const store = create<Editing>(
-  () =>
-    ({
+let store: EditingStore;
+const fresh = () =>
+  create<Editing>((set) => {
+    const typing = createTyping({
+      key: 'typed',
+      version: () => 4,
+      onChange: (typed) => set({ typed }),
+      send: ({ edit }) => {
+        made.push(edit);
+        return refused();
+      },
+    });
+    return {
       refused: null,
       site: { version: 4 },
+      typed: {},
       attempt: (edit: Edit) => tried.push(edit),
       cancelTrial,
       make: (edit: Edit) => {
         made.push(edit);
         return Promise.resolve(answer);
       },
-    }) as unknown as Editing,
-);
+      type: (place: string, typed: Typing) => {
+        if (typed.tried !== false) tried.push(typed.edit);
+        typing.type(place, typed);
+      },
+      storeTyped: typing.store,
+      keepMine: typing.keepMine,
+      takeStored: (place: string) => {
+        cancelTrial();
+        typing.takeStored(place);
+      },
+    } as unknown as Editing;
+  });
 
 const edit = (text: string | null): Edit => ({ kind: 'setOverrides', css: text ?? 'cleared' });
 const texts = (edits: readonly Edit[]) => edits.map((e) => (e.kind === 'setOverrides' ? e.css : ''));
 
-function show(text: string | null) {
+function show(text: string | null, isWords = false) {
+  store = fresh();
   render(
     <App>
       <EditingContext value={store}>
-        <ValueCell name="Padding in Rest" text={text} inherited="not set" names={['space 1', 'space 2']} edit={edit} note="8 px" />
+        <ValueCell
+          name="Padding in Rest"
+          text={text}
+          inherited={text === 'always' ? null : 'not set'}
+          names={isWords ? [] : ['space 1', 'space 2']}
+          edit={edit}
+          note="8 px"
+          isWords={isWords}
+        />
+        <button type="button">Elsewhere</button>
       </EditingContext>
     </App>,
   );
-  return screen.getByRole('button');
+  return cell();
 }
+
+const cell = () => screen.getByRole('button', { name: /^Padding/ });
 
 beforeEach(() => {
   made.length = 0;
   tried.length = 0;
   answer = null;
+  sessionStorage.clear();
   cancelTrial.mockClear();
   vi.stubGlobal(
     'ResizeObserver',
@@ -76,7 +112,7 @@ test('typing opens it, is tried at once, and is made with Enter', async () => {
   fireEvent.keyDown(show('12px'), { key: '3' });
   const field = screen.getByRole('combobox');
   fireEvent.change(field, { target: { value: '30px' } });
-  expect(texts(tried)).toEqual(['30px']);
+  expect(texts(tried)).toEqual(['3', '30px']);
   await act(async () => fireEvent.keyDown(field, { key: 'Enter' }));
   expect(texts(made)).toEqual(['30px']);
 });
@@ -88,17 +124,50 @@ test('Escape brings back what was there', async () => {
   await act(async () => fireEvent.keyDown(field, { key: 'Escape' }));
   expect(made).toEqual([]);
   expect(cancelTrial).toHaveBeenCalled();
-  expect(screen.getByRole('button').textContent).toContain('12px');
+  expect(cell().textContent).toContain('12px');
 });
 
-test('what is refused stays open with the reason', async () => {
+test('what is refused is kept where it was typed, with the reason, until it is mended or given up', async () => {
   answer = 'Padding cannot be negative.';
   fireEvent.click(show('12px'));
-  const field = screen.getByRole('combobox');
-  fireEvent.change(field, { target: { value: '-4px' } });
-  await act(async () => fireEvent.keyDown(field, { key: 'Enter' }));
+  fireEvent.change(screen.getByRole('combobox'), { target: { value: '-4px' } });
+  await act(async () => fireEvent.keyDown(screen.getByRole('combobox'), { key: 'Enter' }));
   expect(screen.getByRole('alert').textContent).toBe('Padding cannot be negative.');
-  expect(field.getAttribute('aria-invalid')).toBe('true');
+  expect(cell().textContent).toContain('-4px');
+  expect(cell().getAttribute('aria-describedby')).toBe(screen.getByRole('alert').id);
+  await act(async () => fireEvent.keyDown(cell(), { key: 'Escape' }));
+  expect(screen.queryByRole('alert')).toBeNull();
+  expect(cell().textContent).toContain('12px');
+});
+
+test('the focus comes back after Enter, and stays where it went when the cell is left', async () => {
+  fireEvent.click(show('12px'));
+  fireEvent.change(screen.getByRole('combobox'), { target: { value: '13px' } });
+  await act(async () => fireEvent.keyDown(screen.getByRole('combobox'), { key: 'Enter' }));
+  expect(document.activeElement).toBe(cell());
+  fireEvent.click(cell());
+  fireEvent.change(screen.getByRole('combobox'), { target: { value: '14px' } });
+  await act(async () => screen.getByRole('button', { name: 'Elsewhere' }).focus());
+  expect(texts(made)).toEqual(['13px', '14px']);
+  expect(document.activeElement?.textContent).toBe('Elsewhere');
+});
+
+test('= lists everything on a filled cell, and is a letter where words are typed', () => {
+  fireEvent.keyDown(show('12px'), { key: '=' });
+  expect(document.querySelectorAll('.ant-select-item-option')).toHaveLength(2);
+  cleanup();
+  fireEvent.keyDown(show('1966', true), { key: '=' });
+  expect((screen.getByRole('combobox') as HTMLInputElement).value).toBe('=');
+});
+
+test('where something always stands, Delete empties the cell to type another', async () => {
+  const full = show('always');
+  await act(async () => fireEvent.keyDown(full, { key: 'Delete' }));
+  const field = screen.getByRole('combobox') as HTMLInputElement;
+  expect(field.value).toBe('');
+  await act(async () => fireEvent.keyDown(field, { key: 'Enter' }));
+  expect(made).toEqual([]);
+  expect(cell().textContent).toContain('always');
 });
 
 test('Delete clears what is set, and nothing where nothing is', async () => {
@@ -123,6 +192,8 @@ test('arrow keys step the number at the caret, with Shift by ten', () => {
 
 test('dragging across steps the number, and letting go makes one edit', async () => {
   const cell = show('space 2');
+  fireEvent.pointerDown(cell, { button: 2, clientX: 100 });
+  fireEvent.pointerMove(cell, { clientX: 120 });
   fireEvent.pointerDown(cell, { button: 0, clientX: 100 });
   fireEvent.pointerMove(cell, { clientX: 102 });
   expect(tried).toEqual([]);
@@ -151,8 +222,8 @@ test('a drag that comes back to where it began, or is given up, makes nothing', 
   expect(cell.textContent).toContain('12px');
 });
 
-test('a word without a number cannot be dragged', () => {
-  const cell = show('none');
+test.each(['none', 'Heading 2', '#8a2846'])('%s has no number to be dragged', (text) => {
+  const cell = show(text);
   fireEvent.pointerDown(cell, { button: 0, clientX: 100 });
   fireEvent.pointerMove(cell, { clientX: 160 });
   expect(tried).toEqual([]);

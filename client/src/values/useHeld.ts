@@ -1,10 +1,10 @@
-import { useCallback, useRef, useState, type PointerEvent } from 'react';
+import { useCallback, useEffect, useRef, useState, type PointerEvent } from 'react';
 import type { Edit } from '../api/client';
-import { useActions } from '../site/editingContext';
+import { useTrial } from '../site/useTrial';
 import { newGesture } from '../site/window';
 
 export interface Held<T> {
-  /** What the hand holds just now; null where it holds nothing. */
+  /** What the hand holds, or has let go of and is not answered yet; null where there is nothing. */
   value: T | null;
   /** A new gesture begins. */
   begin: () => void;
@@ -12,30 +12,49 @@ export interface Held<T> {
   hold: (value: T) => void;
   /** The hand lets go: the edit is made. Resolves to what is wrong with it. */
   letGo: (value: T) => Promise<string | null>;
+  /** Lets go of what is held, where something is: a press without a move is none. */
+  finish: () => void;
   /** What is stored comes back. */
   abandon: () => void;
 }
 
-/** A value in the hand: tried while it moves, made when it is let go, one gesture from beginning to end. */
-export function useHeld<T>(edit: (value: T) => Edit): Held<T> {
-  const { attempt, cancelTrial, make } = useActions();
+/**
+ * A value in the hand: tried while it moves, made when it is let go, one gesture from beginning to end.
+ * @param saidAtItsPlace whether what is wrong with it is shown where the value stands
+ */
+export function useHeld<T>(edit: (value: T) => Edit, saidAtItsPlace = false): Held<T> {
+  const { attempt, cancelTrial, make } = useTrial();
   const [value, setValue] = useState<T | null>(null);
   const gesture = useRef(newGesture());
+  // What is held just now, and whether it is still in the hand: steps may come faster than answers.
+  const now = useRef<{ value: T; inHand: boolean } | null>(null);
+  const letGo = async (next: T) => {
+    const mine = { value: next, inHand: false };
+    now.current = mine;
+    setValue(next);
+    const wrong = await make(edit(next), { gesture: gesture.current, saidAtItsPlace });
+    if (now.current === mine) {
+      now.current = null;
+      setValue(null);
+    }
+    return wrong;
+  };
   return {
     value,
     begin: useCallback(() => {
       gesture.current = newGesture();
     }, []),
     hold: (next) => {
+      now.current = { value: next, inHand: true };
       setValue(next);
       attempt(edit(next));
     },
-    letGo: async (next) => {
-      const wrong = await make(edit(next), gesture.current);
-      setValue(null);
-      return wrong;
+    letGo,
+    finish: () => {
+      if (now.current?.inHand) void letGo(now.current.value);
     },
     abandon: () => {
+      now.current = null;
       setValue(null);
       cancelTrial();
     },
@@ -51,20 +70,22 @@ interface Drag<T> {
   onProblem?: (problem: string | null) => void;
 }
 
-/** Dragging with the main button: a press alone changes nothing, and what was abandoned on the way is not made. */
+/** Dragging with the main button: a press alone changes nothing, and what was abandoned on the way, by Escape wherever the focus is, is not made. */
 export function useDrag<T>({ held, at, isUnchanged, onProblem }: Drag<T>) {
   const start = useRef<PointerEvent<HTMLElement> | null>(null);
   const moved = useRef(false);
+  const abandon = () => {
+    if (start.current === null) return;
+    start.current = null;
+    held.abandon();
+  };
+  useEscape(start, abandon);
   return {
     /** Whether the click that comes now ends a drag. */
     wasDragged: () => {
       const was = moved.current;
       moved.current = false;
       return was;
-    },
-    abandon: () => {
-      start.current = null;
-      held.abandon();
     },
     handlers: {
       onPointerDown: (event: PointerEvent<HTMLElement>) => {
@@ -87,10 +108,25 @@ export function useDrag<T>({ held, at, isUnchanged, onProblem }: Drag<T>) {
         if (isUnchanged?.(next)) held.abandon();
         else void held.letGo(next).then(onProblem);
       },
-      onPointerCancel: () => {
-        start.current = null;
-        held.abandon();
-      },
+      onPointerCancel: abandon,
     },
   };
+}
+
+/** Calls back for Escape, whatever has the focus, while something is in the hand. */
+export function useEscape(inHand: { readonly current: unknown }, onEscape: () => void): void {
+  const latest = useRef(onEscape);
+  useEffect(() => {
+    latest.current = onEscape;
+  });
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      if (event.key !== 'Escape' || !inHand.current) return;
+      event.preventDefault();
+      event.stopPropagation();
+      latest.current();
+    };
+    window.addEventListener('keydown', onKeyDown, true);
+    return () => window.removeEventListener('keydown', onKeyDown, true);
+  }, [inHand]);
 }

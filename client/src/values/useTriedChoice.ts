@@ -1,17 +1,11 @@
-import { useEffect, useRef } from 'react';
+import { useRef } from 'react';
 import type { Edit } from '../api/client';
-import { useActions } from '../site/editingContext';
+import { useTrial } from '../site/useTrial';
 
 /** What a Select is given so that the stage shows an option as soon as it is led to, and what is stored when none is taken. */
 export function useTriedChoice(edit: (value: string) => Edit) {
-  const { attempt, cancelTrial, make } = useActions();
+  const { attempt, cancelTrial, make } = useTrial();
   const open = useRef(false);
-  useEffect(
-    () => () => {
-      if (open.current) cancelTrial();
-    },
-    [cancelTrial],
-  );
   return {
     // A list that is closing still makes options active, which nobody looks at any more.
     onActive: (value: string | null | undefined) => {

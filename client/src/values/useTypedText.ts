@@ -1,71 +1,72 @@
-import { useRef, useState } from 'react';
+import { useEffect } from 'react';
 import type { Edit } from '../api/client';
-import { useActions, useEditingStore } from '../site/editingContext';
-import { newGesture } from '../site/window';
+import { useActions, useEditing, useEditingStore } from '../site/editingContext';
+import { textOf } from '../site/typing';
 
-interface Typed {
+interface Options {
+  /** What it is typed into, in a designer's words. */
+  name: string;
   /** What is stored. */
   value: string;
-  /** What it begins with where that is not what is stored. */
-  start?: string;
   /** The edit for a text. */
   edit: (text: string) => Edit;
   /** Whether it is shown on the stage while it is typed. */
   tries?: boolean;
   /** Whether nothing at all can be meant. */
   canBeEmpty?: boolean;
-  onDone?: () => void;
 }
 
-/** Text being typed over what is stored: tried as it grows, made once it is left or confirmed, and kept where it is refused. */
-export function useTypedText({ value, start, edit, tries = true, canBeEmpty = false, onDone }: Typed) {
-  const { attempt, cancelTrial, make } = useActions();
+/** Where text for an edit is kept: whatever would be set by it is one place. */
+export const placeOf = (edit: (text: string) => Edit): string => JSON.stringify(edit(''));
+
+const CLASH = 'Enter keeps yours, Escape takes theirs.';
+
+/** Text being typed over what is stored: kept from the first letter, tried as it grows, stored once it is left or confirmed, and kept where it is refused. */
+export function useTypedText({ name, value, edit, tries = true, canBeEmpty = false }: Options) {
+  const { type, storeTyped, keepMine, takeStored, cancelTrial } = useActions();
   const store = useEditingStore();
-  // What was at hand when typing began: what others have made of it since is not typed over unseen.
-  const madeOn = useRef<number | undefined>(undefined);
-  const [typed, setTyped] = useState<string | null>(start ?? null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const gesture = useRef(newGesture());
-  const done = useRef(false);
-  const finish = () => {
-    setTyped(null);
-    setProblem(null);
-    madeOn.current = undefined;
-    done.current = true;
-    onDone?.();
+  const place = placeOf(edit);
+  const entry = useEditing((e) => e.typed[place]);
+  const waiting = entry && { text: textOf(entry.edit), wrong: entry.wrong };
+  const refused = useEditing((e) => (e.refused?.owner === place ? e.refused.said : null));
+  const typed = () => store.getState().typed[place];
+  const commit = () => {
+    const now = typed();
+    if (!now) return;
+    const text = textOf(now.edit);
+    if (text === value || (text.trim() === '' && !canBeEmpty)) takeStored(place);
+    // It has been said that somebody else wrote here: confirmed again, it is meant.
+    else if (now.wrong?.kind === 'clash') keepMine(place);
+    else storeTyped(place);
   };
-  const abandon = () => {
-    if (tries) cancelTrial();
-    finish();
-  };
+  useEffect(
+    () => () => {
+      const left = store.getState().typed[place];
+      if (left && !left.left) store.getState().storeTyped(place);
+    },
+    [store, place],
+  );
+  const wrong = waiting?.wrong;
   return {
-    text: typed ?? value,
-    problem,
+    text: waiting?.text ?? value,
+    /** Whether something stands here that is not stored yet. */
+    isTyped: waiting !== undefined,
+    /** What was answered to it; what could not be stored just now is sent again by itself. */
+    problem: !wrong || wrong.kind === 'failed' ? null : wrong.kind === 'clash' ? `${wrong.said} ${CLASH}` : wrong.said,
+    /** What is wrong with it as it is being tried. */
+    refused,
     type: (next: string) => {
-      done.current = false;
-      madeOn.current ??= store.getState().site.version;
-      setTyped(next);
-      setProblem(null);
-      if (!tries) return;
-      if (next.trim() === '' && !canBeEmpty) cancelTrial();
-      else attempt(edit(next));
+      const empty = next.trim() === '' && !canBeEmpty;
+      if (empty) cancelTrial(place);
+      type(place, { edit: edit(next), name, tried: tries && !empty });
     },
-    commit: async (next: string | null = typed) => {
-      if (next === null || (done.current && onDone)) return;
-      if (next === value || (next.trim() === '' && !canBeEmpty)) {
-        abandon();
-        return;
-      }
-      const wrong = await make(edit(next), gesture.current, madeOn.current ?? store.getState().site.version);
-      if (wrong === null) {
-        finish();
-      } else {
-        setProblem(wrong);
-        // It has been said: made again, it is meant.
-        madeOn.current = store.getState().site.version;
-      }
-      gesture.current = newGesture();
+    commit,
+    /** Left without a word: what was typed is meant, but does not stand against somebody else's. */
+    leave: () => {
+      if (typed()?.wrong === null) commit();
     },
-    abandon,
+    abandon: () => takeStored(place),
   };
 }
+
+export type TypedText = ReturnType<typeof useTypedText>;

@@ -18,17 +18,19 @@ public sealed record AddMenuItem(string Menu, string Item, string Label, string 
     public override string Describe(Site site) => $"{site.Menus.Find(Menu)?.Name ?? "Menu"} · {Label.Trim()} added";
 }
 
-/// <summary>Sets what an item of a menu says and where it leads.</summary>
-public sealed record SetMenuItem(string Menu, string Item, string Label, string Page) : Edit
+/// <summary>Sets what an item of a menu says, where it leads, or both; what is null stays as it is.</summary>
+public sealed record SetMenuItem(string Menu, string Item, string? Label, string? Page) : Edit
 {
     public override Outcome Apply(Site site)
     {
         if (site.Menus.Find(Menu) is not { } menu) return MenuEdits.GoneMenu;
-        if (menu.Items.Find(Item) is null) return MenuEdits.GoneItem;
-        return MenuEdits.Check(site, Label, Page) is { } problem ? problem : MenuEdits.Put(site, menu, menu.Items.Put(new(Item, Label.Trim(), Page)));
+        if (menu.Items.Find(Item) is not { } item) return MenuEdits.GoneItem;
+        var set = item with { Label = Label?.Trim() ?? item.Label, Page = Page ?? item.Page };
+        return MenuEdits.Check(site, set.Label, set.Page) is { } problem ? problem : MenuEdits.Put(site, menu, menu.Items.Put(set));
     }
 
-    public override string Describe(Site site) => $"{MenuEdits.Name(site, Menu, Item)} → {Label.Trim()}, {site.Pages.Find(Page)?.Name}";
+    public override string Describe(Site site) =>
+        $"{MenuEdits.Name(site, Menu, Item)} → {string.Join(", ", new[] { Label?.Trim(), Page is null ? null : site.Pages.Find(Page)?.Name }.Where(said => said is not null))}";
 }
 
 /// <summary>Moves an item within its menu.</summary>

@@ -1,7 +1,8 @@
 import { Button, Input, Select } from 'antd';
-import { useState, type FormEvent } from 'react';
-import type { Schemas } from '../../api/client';
+import { useId, useState } from 'react';
+import type { Edit, Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../site/editingContext';
+import { useDraft, useSending } from '../../site/useDraft';
 import { ValueCell } from '../../values/ValueCell';
 import { Problem } from '../../ui/Problem';
 import './MenusPanel.css';
@@ -43,12 +44,12 @@ export function MenusPanel() {
 
 function ItemRow({ menu, item, place }: { menu: Menu; item: Item; place: number }) {
   const { make } = useActions();
-  const set = (change: Partial<Item>) => ({
-    kind: 'setMenuItem' as const,
+  const set = (change: { label?: string; page?: string }): Edit => ({
+    kind: 'setMenuItem',
     menu: menu.id,
     item: item.id,
-    label: item.label,
-    page: item.page,
+    label: null,
+    page: null,
     ...change,
   });
   const move = (to: number) => void make({ kind: 'moveMenuItem', menu: menu.id, item: item.id, to });
@@ -58,7 +59,8 @@ function ItemRow({ menu, item, place }: { menu: Menu; item: Item; place: number 
         <ValueCell
           name={`Label of ${item.label}`}
           text={item.label}
-          inherited=""
+          inherited={null}
+          isWords
           names={[]}
           edit={(label) => set({ label: label ?? '' })}
         />
@@ -116,24 +118,24 @@ function PageChoice({ label, page, onChange }: { label: string; page: string; on
 function AddItem({ menu }: { menu: Menu }) {
   const { make } = useActions();
   const pages = useEditing((e) => e.site.pages);
-  const [label, setLabel] = useState('');
+  const [label, setLabel] = useDraft(`item of ${menu.id}`);
   const [page, setPage] = useState(pages[0]?.id ?? '');
-  const [problem, setProblem] = useState<string | null>(null);
-  const add = async (event: FormEvent) => {
-    event.preventDefault();
-    const wrong = await make({ kind: 'addMenuItem', menu: menu.id, item: crypto.randomUUID(), label, page });
-    setProblem(wrong);
+  const id = useId();
+  const { problem, sending, submit, mend } = useSending(async () => {
+    const wrong = await make({ kind: 'addMenuItem', menu: menu.id, item: crypto.randomUUID(), label, page }, { saidAtItsPlace: true });
     if (wrong === null) setLabel('');
-  };
+    return wrong;
+  });
   return (
-    <form className="add-form" aria-label={`Add an item to ${menu.name}`} onSubmit={(event) => void add(event)}>
+    <form className="add-form" aria-label={`Add an item to ${menu.name}`} onSubmit={submit}>
       <Input
         aria-label="What the new item says"
+        aria-describedby={problem === null ? undefined : id}
         placeholder="what it says"
         value={label}
         onChange={(event) => {
           setLabel(event.target.value);
-          setProblem(null);
+          mend();
         }}
       />
       <Select
@@ -143,8 +145,10 @@ function AddItem({ menu }: { menu: Menu }) {
         popupMatchSelectWidth={220}
         onChange={setPage}
       />
-      <Button htmlType="submit">Add</Button>
-      <Problem text={problem} />
+      <Button htmlType="submit" loading={sending}>
+        Add
+      </Button>
+      <Problem text={problem} id={id} />
     </form>
   );
 }

@@ -4,7 +4,7 @@ import { useEffect, useRef } from 'react';
 import { answered, api, type CssProblem } from '../../api/client';
 import { newGesture } from '../../site/window';
 import { useActions, useEditing, useEditingStore } from '../../site/editingContext';
-import type { Typed } from '../../site/typing';
+import { textOf, type Typed } from '../../site/typing';
 import { CssEditor } from './CssEditor';
 import './OverridesStep.css';
 
@@ -27,14 +27,14 @@ export default function OverridesStep() {
   // What was typed is on the stage, also where it was typed before the step was left or the window loaded again.
   useEffect(() => {
     const { typed, attempt } = editing.getState();
-    if (typed[PLACE]) attempt(typed[PLACE].edit);
+    if (typed[PLACE]) attempt(typed[PLACE].edit, PLACE);
     return () => storeTyped(PLACE);
   }, [editing, storeTyped]);
 
   const onType = (css: string, line: number) => {
     // A run of keys in one line is one gesture.
     if (line !== gesture.current.line) gesture.current = { id: newGesture(), line };
-    type(PLACE, { kind: 'setOverrides', css }, gesture.current.id);
+    type(PLACE, { edit: { kind: 'setOverrides', css }, name: 'Overrides', gesture: gesture.current.id, rests: true });
   };
 
   return (
@@ -96,9 +96,7 @@ export default function OverridesStep() {
   );
 }
 
-function cssOf(typed: Typed | undefined): string | undefined {
-  return typed?.edit.kind === 'setOverrides' ? typed.edit.css : undefined;
-}
+const cssOf = (typed: Typed | undefined): string | undefined => typed && textOf(typed.edit);
 
 const NONE: readonly CssProblem[] = [];
 

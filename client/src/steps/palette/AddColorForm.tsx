@@ -1,29 +1,54 @@
 import { Button, Input } from 'antd';
-import { useState, type FormEvent } from 'react';
+import { useId } from 'react';
 import { useActions } from '../../site/editingContext';
+import { useDraft, useSending } from '../../site/useDraft';
 import { Problem } from '../../ui/Problem';
 
 /** A new colour by name and value. */
 export function AddColorForm({ onDone }: { onDone: (id: string) => void }) {
   const { make } = useActions();
-  const [name, setName] = useState('');
-  const [css, setCss] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
-  const add = async (event: FormEvent) => {
-    event.preventDefault();
+  const [name, setName] = useDraft('color name');
+  const [css, setCss] = useDraft('color value');
+  const id = useId();
+  const { problem, sending, submit, mend } = useSending(async () => {
     const color = crypto.randomUUID();
-    const wrong = await make({ kind: 'addThing', of: 'color', id: color, name, like: null, values: { color: css }, in: null });
-    if (wrong === null) onDone(color);
-    else setProblem(wrong);
+    const wrong = await make(
+      { kind: 'addThing', of: 'color', id: color, name, like: null, values: { color: css }, in: null },
+      { saidAtItsPlace: true },
+    );
+    if (wrong !== null) return wrong;
+    setName('');
+    setCss('');
+    onDone(color);
+    return null;
+  });
+  const type = (put: (text: string) => void) => (event: { target: { value: string } }) => {
+    put(event.target.value);
+    mend();
   };
   return (
-    <form className="add-form" aria-label="Add a colour" onSubmit={(event) => void add(event)}>
-      <Input aria-label="Name of the colour" placeholder="name, such as moss" value={name} onChange={(e) => setName(e.target.value)} />
-      <Input aria-label="Value of the colour" className="mono" placeholder="#5f7a3a" value={css} onChange={(e) => setCss(e.target.value)} />
-      <Button type="primary" htmlType="submit">
+    <form className="add-form" aria-label="Add a colour" onSubmit={submit}>
+      <Input
+        aria-label="Name of the colour"
+        aria-describedby={problem === null ? undefined : id}
+        placeholder="name, such as moss"
+        value={name}
+        // It was opened to type into it.
+        autoFocus // eslint-disable-line jsx-a11y/no-autofocus
+        onChange={type(setName)}
+      />
+      <Input
+        aria-label="Value of the colour"
+        aria-describedby={problem === null ? undefined : id}
+        className="mono"
+        placeholder="#5f7a3a"
+        value={css}
+        onChange={type(setCss)}
+      />
+      <Button type="primary" htmlType="submit" loading={sending}>
         Add
       </Button>
-      <Problem text={problem} />
+      <Problem text={problem} id={id} />
     </form>
   );
 }

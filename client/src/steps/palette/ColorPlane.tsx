@@ -49,15 +49,11 @@ export function ColorPlane({ at, hue, hex, held }: Props) {
   };
   const drag = useDrag({ held, at: under });
   const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'Escape') {
-      drag.abandon();
-      return;
-    }
     const move = MOVES[event.key];
     if (!move) return;
     event.preventDefault();
     const pace = event.shiftKey ? 10 : 1;
-    void held.letGo(kept(at.l + move[0] * pace, at.c + move[1] * pace));
+    held.hold(kept(at.l + move[0] * pace, at.c + move[1] * pace));
   };
 
   return (
@@ -72,7 +68,9 @@ export function ColorPlane({ at, hue, hex, held }: Props) {
       aria-valuenow={Math.round(at.l * 100)}
       aria-valuetext={`lightness ${Math.round(at.l * 100)}, chroma ${Math.round(at.c * 100)}`}
       onKeyDown={onKeyDown}
+      onKeyUp={held.finish}
       onFocus={held.begin}
+      onBlur={held.finish}
       {...drag.handlers}
     >
       <PlaneRows outline={outline} hue={hue} />

@@ -1,9 +1,21 @@
-import type { Held } from '../../values/useHeld';
+import { useRef } from 'react';
+import { useEscape, type Held } from '../../values/useHeld';
 import type { Position } from './position';
 import './HueSlider.css';
 
-/** The hue alone. */
+/** The hue alone. What assistive technology sets comes without a press or a key, and is made at once. */
 export function HueSlider({ at, held }: { at: Position; held: Held<Position> }) {
+  const hand = useRef<'down' | null>(null);
+  const abandoned = useRef(false);
+  const letGo = () => {
+    hand.current = null;
+    abandoned.current = false;
+    held.finish();
+  };
+  useEscape(hand, () => {
+    abandoned.current = true;
+    held.abandon();
+  });
   return (
     <input
       type="range"
@@ -13,18 +25,23 @@ export function HueSlider({ at, held }: { at: Position; held: Held<Position> }) 
       max={359}
       step={1}
       value={Math.round(at.h)}
-      onPointerDown={held.begin}
       onFocus={held.begin}
-      onChange={(event) => held.hold({ ...at, h: Number(event.target.value) })}
-      onPointerUp={(event) => {
-        // A press that has not moved it changes nothing.
-        if (held.value !== null) void held.letGo({ ...at, h: Number(event.currentTarget.value) });
+      onPointerDown={(event) => {
+        if (event.button !== 0) return;
+        hand.current = 'down';
+        held.begin();
       }}
-      onKeyUp={(event) => {
-        if (event.key === 'Escape') held.abandon();
-        else if (/^(Arrow|Page|Home|End)/.test(event.key) && held.value !== null)
-          void held.letGo({ ...at, h: Number(event.currentTarget.value) });
+      onKeyDown={(event) => {
+        if (/^(Arrow|Page|Home|End)/.test(event.key)) hand.current = 'down';
       }}
+      onChange={(event) => {
+        if (abandoned.current) return;
+        held.hold({ ...at, h: Number(event.target.value) });
+        if (hand.current === null) held.finish();
+      }}
+      onPointerUp={letGo}
+      onKeyUp={letGo}
+      onBlur={letGo}
     />
   );
 }

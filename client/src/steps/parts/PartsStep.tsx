@@ -1,4 +1,5 @@
 import { Segmented, Select } from 'antd';
+import { useCallback } from 'react';
 import { useSearchParams } from 'react-router';
 import type { PartView } from '../../api/client';
 import { looksOf } from '../../site/catalogue';
@@ -6,14 +7,28 @@ import { useEditing } from '../../site/editingContext';
 import { ALL_WIDTHS, WIDTH_CHOICES } from '../../ledger/cells';
 import { Ledger } from '../../ledger/Ledger';
 import { useSetAddress } from '../../site/address';
+import { readView, widthWithin, writeView } from '../../stage/view';
 import './PartsStep.css';
 
 /** A part's looks in the ledger. */
 export default function PartsStep() {
   const parts = useEditing((e) => e.catalogue.parts);
   const site = useEditing((e) => e.site);
-  const [params] = useSearchParams();
+  const [params, setParams] = useSearchParams();
   const choose = useSetAddress();
+  const onArrived = useCallback(() => choose({ setting: '' }), [choose]);
+  // Values of one interval are set looking at a stage within it.
+  const chooseWidths = (at: string) => {
+    const { widths } = WIDTH_CHOICES.find((c) => c.value === at) ?? { widths: ALL_WIDTHS };
+    setParams(
+      (before) => {
+        const next = writeView(before, { width: widthWithin(widths.from, widths.below, readView(before).width) });
+        next.set('at', at);
+        return next;
+      },
+      { replace: true },
+    );
+  };
   const part = parts.find((p) => p.id === params.get('part')) ?? richest(parts);
   const looks = looksOf(site, part?.id ?? '');
   const look = looks.find((l) => l.id === params.get('look')) ?? looks[0];
@@ -39,7 +54,7 @@ export default function PartsStep() {
             aria-label="Look"
             value={look.id}
             options={looks.map((l) => ({ value: l.id, label: l.name, title: `selector ${l.selector}` }))}
-            onChange={(id) => choose({ look: String(id) })}
+            onChange={(id) => choose({ look: id })}
           />
         )}
         <span className="spring" />
@@ -48,7 +63,7 @@ export default function PartsStep() {
           className="width-choice"
           value={choice?.value ?? 'all'}
           options={WIDTH_CHOICES.map(({ value, label }) => ({ value, label }))}
-          onChange={(at: string) => choose({ at })}
+          onChange={chooseWidths}
         />
       </div>
       <div className="subhead">
@@ -60,7 +75,14 @@ export default function PartsStep() {
         </code>
       </div>
       <div className="ledger-room">
-        <Ledger key={look.id} part={part} look={look} widths={choice?.widths ?? ALL_WIDTHS} setting={params.get('setting')} />
+        <Ledger
+          key={look.id}
+          part={part}
+          look={look}
+          widths={choice?.widths ?? ALL_WIDTHS}
+          setting={params.get('setting')}
+          onArrived={onArrived}
+        />
       </div>
     </section>
   );

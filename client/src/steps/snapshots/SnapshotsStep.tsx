@@ -1,8 +1,9 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Input, Skeleton } from 'antd';
-import { useState, type FormEvent } from 'react';
+import { useId } from 'react';
 import { answered, api, type RequestFailed } from '../../api/client';
 import { useActions, useEditing } from '../../site/editingContext';
+import { useDraft, useSending } from '../../site/useDraft';
 import { QueryError } from '../../ui/QueryError';
 import { Problem } from '../../ui/Problem';
 import './SnapshotsStep.css';
@@ -83,35 +84,36 @@ export default function SnapshotsStep() {
 function NameState() {
   const slug = useEditing((e) => e.site.slug);
   const queries = useQueryClient();
-  const [name, setName] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
-  const keep = async (event: FormEvent) => {
-    event.preventDefault();
+  const [name, setName] = useDraft('state name');
+  const id = useId();
+  const { problem, sending, submit, mend } = useSending(async () => {
     try {
       await answered(api.POST('/api/sites/{slug}/snapshots', { params: { path: { slug } }, body: { name } }));
-      setName('');
-      await queries.invalidateQueries({ queryKey: ['past', slug] });
     } catch (failed) {
-      setProblem((failed as RequestFailed).message);
+      return (failed as RequestFailed).message;
     }
-  };
+    setName('');
+    await queries.invalidateQueries({ queryKey: ['past', slug] });
+    return null;
+  });
   return (
-    <form className="name-state" onSubmit={(event) => void keep(event)}>
+    <form className="name-state" onSubmit={submit}>
       <Input
         aria-label="Name for the present state"
+        aria-describedby={problem === null ? undefined : id}
         placeholder="Name for the present state"
         value={name}
         maxLength={60}
         status={problem ? 'error' : ''}
         onChange={(event) => {
           setName(event.target.value);
-          setProblem(null);
+          mend();
         }}
       />
-      <Button htmlType="submit" disabled={name.trim() === ''}>
+      <Button htmlType="submit" disabled={name.trim() === ''} loading={sending}>
         Keep it
       </Button>
-      <Problem text={problem} />
+      <Problem text={problem} id={id} />
     </form>
   );
 }

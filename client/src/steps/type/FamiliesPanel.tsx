@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { answered, api, type Edit, type Schemas, type ThingView } from '../../api/client';
 import { thingOf } from '../../site/catalogue';
 import { useActions, useEditing } from '../../site/editingContext';
+import { useTrial } from '../../site/useTrial';
 import { QueryError } from '../../ui/QueryError';
 import { useFonts } from '../../ui/fonts';
 import './FamiliesPanel.css';
@@ -131,7 +132,7 @@ function OwnFamily({ family, words }: { family: FamilyView; words: string }) {
 
 /** Takes a family of the shelf; the stage shows it while the choice is still being made. */
 function UseFamily({ bundled, families }: { bundled: Bundled; families: readonly FamilyView[] }) {
-  const { attempt, cancelTrial, make } = useActions();
+  const { attempt, cancelTrial, make } = useTrial();
   const letters = bundled.name;
   const inPlaceOf = (family: FamilyView): Edit => ({
     kind: 'setThing',

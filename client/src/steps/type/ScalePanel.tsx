@@ -41,7 +41,7 @@ export function ScalePanel() {
                   <ValueCell
                     name={`${row.name}, ${end}`}
                     text={`${fieldText(thingOf(site, 'scaleEnd', end), row.field).replace(/px$/, '')}${row.unit}`}
-                    inherited=""
+                    inherited={null}
                     names={row.names}
                     edit={(text) => ({ kind: 'setThing', of: 'scaleEnd', id: end, field: row.field, text: text ?? '', in: null })}
                   />
