@@ -15,6 +15,18 @@ namespace Sandbar.Server;
 
 public sealed record SiteSummary(string Slug, string Name);
 
+/// <summary>A site in the list of all.</summary>
+/// <param name="Edited">When it was edited last, or made where it never was.</param>
+public sealed record ListedSite(string Slug, string Name, DateTimeOffset Edited);
+
+/// <summary>A site that was put away.</summary>
+public sealed record AwaySite(string Slug, string Name, DateTimeOffset Since);
+
+/// <summary>What a site is known by at sight.</summary>
+/// <param name="Page">Id of its first page; null where it has none.</param>
+/// <param name="Colors">Its colours, as hex.</param>
+public sealed record SiteFront(string? Page, IReadOnlyList<string> Colors);
+
 public sealed record DuplicateRequest([property: MaxLength(60)] string Name);
 
 /// <summary>The sites as things: listed, duplicated, put away and brought back, opened from a file.</summary>
@@ -36,7 +48,15 @@ internal static class SiteListEndpoints
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/sites", async (SiteStore store, CancellationToken cancel) =>
-            (await store.ListAsync(cancel)).Select(s => new SiteSummary(s.Slug, s.Name)).ToList()).WithName("listSites");
+            (await store.ListEditedAsync(cancel)).Select(s => new ListedSite(s.Site.Slug, s.Site.Name, s.Edited)).ToList()).WithName("listSites");
+
+        api.MapGet("/away", async (SiteStore store, CancellationToken cancel) =>
+            (await store.AwayAsync(cancel)).Select(s => new AwaySite(s.Slug, s.Name, s.Deleted!.Value)).ToList()).WithName("listSitesAway");
+
+        api.MapGet("/sites/{slug}/front", async Task<Results<Ok<SiteFront>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
+            await sites.FindAsync(slug, cancel) is { } head
+                ? TypedResults.Ok(new SiteFront(head.Stored.Site.Pages.FirstOrDefault()?.Id, [.. head.View.Colors.Select(c => c.Hex)]))
+                : SiteEndpoints.Missing(slug)).WithName("siteFront");
 
         api.MapPost("/sites/new", async Task<Results<Ok<SiteSummary>, ProblemHttpResult>> (NewSiteWishes wishes, OpenSites sites, CancellationToken cancel) =>
         {
@@ -62,7 +82,7 @@ internal static class SiteListEndpoints
                 _ => SiteEndpoints.Missing(slug),
             }).WithName("restoreSite").ProducesProblem(StatusCodes.Status400BadRequest);
 
-        api.MapPost("/sites", async Task<Results<Ok<SiteSummary>, ProblemHttpResult>> (HttpRequest request, OpenSites sites, CancellationToken cancel) =>
+        api.MapPost("/sites", async Task<Results<Ok<SiteSummary>, ProblemHttpResult>> (HttpRequest request, [MaxLength(60)] string? name, OpenSites sites, CancellationToken cancel) =>
         {
             // One at a time: what one unpacks to is bounded, and so is what all do.
             await Reading.WaitAsync(cancel);
@@ -71,7 +91,7 @@ internal static class SiteListEndpoints
                 using var bytes = new MemoryStream();
                 await request.Body.CopyToAsync(bytes, cancel);
                 var (site, assets) = Read(bytes);
-                return await AddAsync(site, assets, sites, cancel);
+                return await AddAsync(name is null ? site : site with { Name = name }, assets, sites, cancel);
             }
             catch (Exception broken) when (broken is FormatException or InvalidDataException)
             {

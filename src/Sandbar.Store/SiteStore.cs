@@ -68,6 +68,24 @@ public sealed class SiteStore
         return [.. sites.OrderBy(s => s.Name, StringComparer.OrdinalIgnoreCase)];
     }
 
+    /// <summary>The sites with the time each was edited last, those that were put away left out.</summary>
+    public async Task<IReadOnlyList<(SiteRow Site, DateTimeOffset Edited)>> ListEditedAsync(CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        var sites = await db.Sites.AsNoTracking().Where(s => s.Deleted == null)
+            .Select(s => new { Site = s, Edited = db.Journal.Where(j => j.Slug == s.Slug).OrderByDescending(j => j.Version).Select(j => (DateTimeOffset?)j.At).FirstOrDefault() })
+            .ToListAsync(cancel);
+        return [.. sites.OrderBy(s => s.Site.Name, StringComparer.OrdinalIgnoreCase).Select(s => (s.Site, s.Edited ?? s.Site.Created))];
+    }
+
+    /// <summary>The sites that were put away, the latest first.</summary>
+    public async Task<IReadOnlyList<SiteRow>> AwayAsync(CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        var sites = await db.Sites.AsNoTracking().Where(s => s.Deleted != null).ToListAsync(cancel);
+        return [.. sites.OrderByDescending(s => s.Deleted)];
+    }
+
     /// <summary>Adds a site with its assets, as version 0.</summary>
     public async Task AddAsync(SiteWithAssets sample, DateTimeOffset now, CancellationToken cancel = default)
     {

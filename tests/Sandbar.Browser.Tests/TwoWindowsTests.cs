@@ -26,7 +26,7 @@ public sealed class TwoWindowsTests : IAsyncLifetime
         Browser.Settle();
 
         // What was done elsewhere is not this window's to undo; its own edit is.
-        Assert.Equal("true", Browser.Named("button", "Undo").GetAttribute("disabled"));
+        Assert.Equal("true", Browser.Named("button", "Undo").GetAttribute("aria-disabled"));
         Browser.Open(workplace.At("/sites/pellwyn/type?view=scale"));
         Browser.Starting("button", "Ratio, wide").Click();
         Browser.Press("1.3" + Keys.Enter);
@@ -117,7 +117,7 @@ public sealed class TwoWindowsTests : IAsyncLifetime
         Assert.NotEqual(first, Name());
         await workplace.Server.EditAsync(0, LocalServer.SetColor("#336699"), window: first).OkAsync();
         Browser.Until(() => Button() == "rgb(51, 102, 153)", "the first window's colour");
-        Assert.Equal("true", Browser.Named("button", "Undo").GetAttribute("disabled"));
+        Assert.Equal("true", Browser.Named("button", "Undo").GetAttribute("aria-disabled"));
 
         string Name() => Browser.Run<string>("return sessionStorage.getItem('sandbar-window')");
     }

@@ -27,8 +27,8 @@ public sealed class WholeCourseTests : IAsyncLifetime
         Browser.Named("button", "Start").Click();
         Browser.Until(() => Browser.Run<string>("return document.querySelector('.ant-modal [role=alert]')?.textContent ?? ''").Contains("is not a colour", StringComparison.Ordinal), "what is wrong");
         Wish("Main colour", "#1f4e79");
-        Pick("Letters of headings", "Lora");
-        Pick("Letters of text", "Work Sans");
+        Pick("Family of headings", "Lora");
+        Pick("Family of text", "Work Sans");
         Wish("Base size, px", "19");
         Browser.Named("button", "Start").Click();
         Browser.Until(() => Browser.Driver.Url.Contains("/sites/harbour-lantern-walks/palette", StringComparison.Ordinal), "the site");

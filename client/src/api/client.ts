@@ -29,9 +29,12 @@ export interface ProblemDetails {
 
 export class RequestFailed extends Error {
   readonly status: number;
+  /** What it is about, as a JSON pointer into what was sent; undefined where that is not said. */
+  readonly path: string | undefined;
   constructor(problem: ProblemDetails | undefined, status: number) {
     super(problem?.detail ?? problem?.title ?? 'The server did not answer. Your last answered edit is safe.');
     this.status = status;
+    this.path = problem?.problems?.[0]?.path;
   }
 }
 

@@ -164,6 +164,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listSitesAway"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/front": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["siteFront"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/new": {
         parameters: {
             query?: never;
@@ -328,6 +360,12 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AwaySite: {
+            slug: string;
+            name: string;
+            /** Format: date-time */
+            since: string;
+        };
         BlockChange: {
             page: string;
             block: string;
@@ -687,6 +725,12 @@ export interface components {
             fields: components["schemas"]["SettingView"][];
             items: null | components["schemas"]["ItemsView"];
         };
+        ListedSite: {
+            slug: string;
+            name: string;
+            /** Format: date-time */
+            edited: string;
+        };
         LookView: {
             id: string;
             part: string;
@@ -890,6 +934,10 @@ export interface components {
             pages: {
                 [key: string]: string;
             };
+        };
+        SiteFront: {
+            page: null | string;
+            colors: string[];
         };
         SiteSummary: {
             slug: string;
@@ -1255,14 +1303,16 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SiteSummary"][];
+                    "application/json": components["schemas"]["ListedSite"][];
                 };
             };
         };
     };
     openSiteFile: {
         parameters: {
-            query?: never;
+            query?: {
+                name?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -1289,6 +1339,48 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    listSitesAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AwaySite"][];
+                };
+            };
+        };
+    };
+    siteFront: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteFront"];
                 };
             };
         };
@@ -1493,6 +1585,15 @@ export interface operations {
                     "application/json": components["schemas"]["EditAnswer"];
                 };
             };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
             /** @description Conflict */
             409: {
                 headers: {
@@ -1526,6 +1627,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["EditAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Conflict */

@@ -6,12 +6,18 @@ import { SaveState } from './SaveState';
 import { useReverse } from './shortcuts';
 import './TopBar.css';
 
+/** What can be taken away. */
+const FILES = [
+  { file: 'site.css', label: 'Stylesheet (site.css)' },
+  { file: 'pages.zip', label: 'Pages, fonts and pictures (zip)' },
+  { file: 'site-file.zip', label: 'The site file, to open or build elsewhere (zip)' },
+];
+
 /** Site, undo and redo, save state, release. */
 export function TopBar({ onFind }: { onFind: () => void }) {
   const site = useEditing((e) => e.site);
   const history = useEditing((e) => e.history);
   const reverse = useReverse();
-  const release = `/api/sites/${site.slug}/release`;
   return (
     <header className="top-bar">
       <Link to="/" className="wordmark" title="All sites">
@@ -32,17 +38,22 @@ export function TopBar({ onFind }: { onFind: () => void }) {
       <Dropdown
         trigger={['click']}
         menu={{
-          items: [
-            { key: 'css', label: <a href={`${release}/site.css`}>Stylesheet (site.css)</a> },
-            { key: 'zip', label: <a href={`${release}/pages.zip`}>Pages, fonts and pictures (zip)</a> },
-            { key: 'file', label: <a href={`${release}/site-file.zip`}>The site itself, for sandbar build (zip)</a> },
-          ],
+          items: FILES.map(({ file, label }) => ({ key: file, label })),
+          // By key as by pointer: a link within an item would hear of the pointer alone.
+          onClick: ({ key }) => download(`/api/sites/${site.slug}/release/${key}`),
         }}
       >
         <Button className="release">Release</Button>
       </Dropdown>
     </header>
   );
+}
+
+function download(address: string): void {
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = '';
+  link.click();
 }
 
 function ReverseButton({ way, label, onClick }: { way: 'undo' | 'redo'; label: string | null; onClick: () => void }) {
@@ -53,8 +64,11 @@ function ReverseButton({ way, label, onClick }: { way: 'undo' | 'redo'; label: s
         type="button"
         className="icon-button"
         aria-label={label === null ? name : `${name}: ${label}`}
-        disabled={label === null}
-        onClick={onClick}
+        // It keeps the focus when there is nothing more to do.
+        aria-disabled={label === null}
+        onClick={() => {
+          if (label !== null) onClick();
+        }}
       >
         <svg viewBox="0 0 16 16" width="15" height="15" aria-hidden="true" style={way === 'redo' ? { transform: 'scaleX(-1)' } : undefined}>
           <path

@@ -113,7 +113,7 @@ export function Ledger({ part, look, widths, setting, onArrived }: Props) {
         <tbody key={group}>
           <tr className="group-row">
             <th scope="rowgroup" colSpan={part.states.length + 1}>
-              {group}
+              <span className="group-name">{group}</span>
             </th>
           </tr>
           {part.properties

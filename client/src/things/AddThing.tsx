@@ -4,10 +4,17 @@ import type { Schemas } from '../api/client';
 import { useActions } from '../site/editingContext';
 import { useDraft, useSending } from '../site/useDraft';
 import { Problem } from '../ui/Problem';
+import { onEscape } from '../ui/keys';
 import { withArticle } from '../ui/words';
 
-/** A new thing by its name; what it is made of is set in its editor. */
-export function AddThing({ kind, onDone }: { kind: Schemas['KindView']; onDone: (id: string) => void }) {
+interface Props {
+  kind: Schemas['KindView'];
+  onDone: (id: string) => void;
+  onCancel: () => void;
+}
+
+/** A new thing by its name; what it is made of is set in its editor. Escape gives it up. */
+export function AddThing({ kind, onDone, onCancel }: Props) {
   const { make } = useActions();
   const [name, setName] = useDraft(`${kind.code} name`);
   const problemId = useId();
@@ -28,6 +35,7 @@ export function AddThing({ kind, onDone }: { kind: Schemas['KindView']; onDone: 
         value={name}
         // It was opened to type into it.
         autoFocus // eslint-disable-line jsx-a11y/no-autofocus
+        onKeyDown={onEscape(onCancel)}
         onChange={(event) => {
           setName(event.target.value);
           mend();

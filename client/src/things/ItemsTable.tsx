@@ -3,9 +3,11 @@ import { useState } from 'react';
 import type { Edit, Schemas, ThingView } from '../api/client';
 import { namesIn } from '../site/catalogue';
 import { useActions, useEditing } from '../site/editingContext';
+import { useFocusNext } from '../site/useFocusNext';
 import { Problem } from '../ui/Problem';
 import { withArticle } from '../ui/words';
 import { ValueCell } from '../values/ValueCell';
+import { Order } from './Order';
 
 interface Props {
   kind: Schemas['KindView'];
@@ -22,9 +24,13 @@ export function ItemsTable({ kind, items, thing }: Props) {
   const at = { of: kind.code, in: thing.id };
   const isFixed = items.fewest === items.most;
   const change = (edit: Edit) => void make(edit, { saidAtItsPlace: true }).then(setProblem);
-  const add = () => change({ kind: 'addThing', ...at, id: crypto.randomUUID(), name: null, like: list.at(-1)?.id ?? null, values: null });
+  const [table, focusNext] = useFocusNext<HTMLDivElement>(list.length);
+  const add = () => {
+    focusNext('tr:last-child button.cell');
+    change({ kind: 'addThing', ...at, id: crypto.randomUUID(), name: null, like: list.at(-1)?.id ?? null, values: null });
+  };
   return (
-    <>
+    <div ref={table}>
       <table className="values items" aria-label={`Every ${items.name} of ${thing.name}`}>
         <thead>
           <tr>
@@ -62,33 +68,17 @@ export function ItemsTable({ kind, items, thing }: Props) {
                 ))}
                 {!isFixed && (
                   <td className="order">
-                    <button
-                      type="button"
-                      className="small-button"
-                      aria-label={`Move ${called} up`}
-                      disabled={place === 0}
-                      onClick={() => change({ kind: 'moveThing', ...at, id: item.id, to: place - 1 })}
-                    >
-                      ↑
-                    </button>
-                    <button
-                      type="button"
-                      className="small-button"
-                      aria-label={`Move ${called} down`}
-                      disabled={place === list.length - 1}
-                      onClick={() => change({ kind: 'moveThing', ...at, id: item.id, to: place + 1 })}
-                    >
-                      ↓
-                    </button>
-                    <button
-                      type="button"
-                      className="small-button"
-                      aria-label={`Remove ${called}`}
-                      disabled={list.length <= items.fewest}
-                      onClick={() => change({ kind: 'removeThing', ...at, id: item.id, by: null })}
-                    >
-                      ×
-                    </button>
+                    <Order
+                      called={called}
+                      place={place}
+                      count={list.length}
+                      fewest={items.fewest}
+                      onMove={(to) => change({ kind: 'moveThing', ...at, id: item.id, to })}
+                      onRemove={() => {
+                        focusNext('td.order button:last-child, .below-rows button', place);
+                        change({ kind: 'removeThing', ...at, id: item.id, by: null });
+                      }}
+                    />
                   </td>
                 )}
               </tr>
@@ -104,6 +94,6 @@ export function ItemsTable({ kind, items, thing }: Props) {
         </div>
       )}
       <Problem text={problem} />
-    </>
+    </div>
   );
 }

@@ -16,13 +16,15 @@ interface Props {
   thing: ThingView;
   /** All of its kind. */
   others: readonly ThingView[];
-  onChosen: (id: string) => void;
+  onCopied: (id: string) => void;
+  /** @param by what took its place, where something did */
+  onRemoved: (by: string | null) => void;
   /** What is shown of it besides, above its settings. */
   children?: ReactNode;
 }
 
 /** What a thing is made of, its name, and its end. */
-export function ThingEditor({ kind, thing, others, onChosen, children }: Props) {
+export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children }: Props) {
   const { make } = useActions();
   const names = useEditing((e) => e.site.names);
   const [problem, setProblem] = useState<string | null>(null);
@@ -35,14 +37,14 @@ export function ThingEditor({ kind, thing, others, onChosen, children }: Props) 
       { saidAtItsPlace: true },
     );
     setProblem(wrong);
-    if (wrong === null) onChosen(copied);
+    if (wrong === null) onCopied(copied);
   };
   const stays =
     thing.stays ?? (thing.uses.length > 0 && others.length < 2 ? 'It is in use, and there is no other to take its place.' : null);
   const remove = async (by: string | null) => {
     const wrong = await make({ kind: 'removeThing', of: kind.code, id, by, in: null }, { saidAtItsPlace: true });
     setProblem(wrong);
-    if (wrong === null) onChosen(by ?? '');
+    if (wrong === null) onRemoved(by);
   };
   return (
     <section className="thing-editor" aria-label={`${kind.name} ${name}`}>

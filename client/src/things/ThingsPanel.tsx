@@ -4,12 +4,18 @@ import { useSearchParams } from 'react-router';
 import type { ThingView } from '../api/client';
 import { useSetAddress } from '../site/address';
 import { kindOf, thingsOf } from '../site/catalogue';
+import { useFocusNext } from '../site/useFocusNext';
 import { useEditing } from '../site/editingContext';
 import { Shortened } from '../ui/Shortened';
 import { usesText, withArticle } from '../ui/words';
 import { AddThing } from './AddThing';
 import { ThingEditor } from './ThingEditor';
 import './ThingsPanel.css';
+
+/** Where the focus goes: the first value of an editor, the chosen row, the button that adds. */
+export const EDITOR = '.thing-editor button.cell, .thing-editor input, .color-editor input:not([type="range"])';
+export const CHOSEN = '[aria-pressed="true"], .below-rows button';
+export const ADD = '.below-rows button';
 
 /** Stands in the address for a thing that is being added. */
 const NEW = 'new';
@@ -32,9 +38,15 @@ export function ThingsPanel({ kind: code }: { kind: string }) {
   useEffect(() => {
     row.current?.scrollIntoView({ block: 'nearest' });
   }, [chosenId]);
+  const [panel, focusNext] = useFocusNext<HTMLDivElement>(adding ? NEW : chosenId);
   if (!kind) return null;
+  // What is new is worked on in its editor; where something is gone, the list is gone on from.
+  const work = (id: string) => {
+    focusNext(EDITOR);
+    choose(id);
+  };
   return (
-    <>
+    <div ref={panel} className="panel-column">
       <div className="rows-above-editor">
         {things.length === 0 && <p className="empty">There is no {kind.name} yet.</p>}
         <ul className="chosen-list" aria-label={`Every ${kind.name}`}>
@@ -64,9 +76,30 @@ export function ThingsPanel({ kind: code }: { kind: string }) {
           Add {withArticle(kind.name)}
         </Button>
       </div>
-      {adding && <AddThing kind={kind} onDone={choose} />}
-      {chosen && <ThingEditor key={chosen.id} kind={kind} thing={chosen} others={things} onChosen={choose} />}
-    </>
+      {adding && (
+        <AddThing
+          kind={kind}
+          onDone={work}
+          onCancel={() => {
+            focusNext(ADD);
+            choose('');
+          }}
+        />
+      )}
+      {chosen && (
+        <ThingEditor
+          key={chosen.id}
+          kind={kind}
+          thing={chosen}
+          others={things}
+          onCopied={work}
+          onRemoved={(by) => {
+            focusNext(CHOSEN);
+            choose(by ?? '');
+          }}
+        />
+      )}
+    </div>
   );
 }
 

@@ -36,3 +36,10 @@ export function loneKey(event: KeyboardEvent): LoneKey | null {
   const target = event.target as Element;
   return useSingleKeys.getState().on && !takesText(target) && !choosing(target) ? key : null;
 }
+
+/** A form that Escape gives up. */
+export const onEscape = (act: () => void) => (event: { key: string; preventDefault: () => void }) => {
+  if (event.key !== 'Escape') return;
+  event.preventDefault();
+  act();
+};

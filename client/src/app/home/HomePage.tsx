@@ -1,20 +1,23 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { App, Button, Input, Modal, Skeleton } from 'antd';
-import { useEffect, useRef, useState } from 'react';
-import { Link } from 'react-router';
+import { Button, Skeleton } from 'antd';
+import { useEffect, useState } from 'react';
 import { answered, api, type RequestFailed, type Schemas } from '../../api/client';
 import { newGesture, windowId } from '../../site/window';
-import { NewSiteDialog } from './NewSiteDialog';
 import { QueryError } from '../../ui/QueryError';
-import { Problem } from '../../ui/Problem';
+import { DeletedSites } from './DeletedSites';
+import { NameDialog } from './NameDialog';
+import { NewSiteDialog } from './NewSiteDialog';
+import { OpenFile } from './OpenFile';
+import { SiteCard } from './SiteCard';
 import './HomePage.css';
 
-type Summary = Schemas['SiteSummary'];
+type Listed = Schemas['ListedSite'];
 
 /** The sites of this store. */
 export function HomePage() {
+  const queries = useQueryClient();
   const sites = useQuery({ queryKey: ['sites'], queryFn: () => answered(api.GET('/api/sites')) });
-  const [naming, setNaming] = useState<{ site: Summary; way: 'rename' | 'duplicate' } | null>(null);
+  const [naming, setNaming] = useState<{ site: Listed; way: 'rename' | 'duplicate' } | null>(null);
   const [starting, setStarting] = useState(false);
   useEffect(() => {
     document.title = 'Sandbar';
@@ -23,6 +26,18 @@ export function HomePage() {
       delete document.documentElement.dataset.settled;
     };
   }, [sites.isFetching]);
+  const save = async ({ slug }: Listed, way: 'rename' | 'duplicate', name: string) => {
+    try {
+      await (way === 'rename'
+        ? rename(slug, name)
+        : answered(api.POST('/api/sites/{slug}/copies', { params: { path: { slug } }, body: { name } })));
+    } catch (failed) {
+      return (failed as RequestFailed).message;
+    }
+    await queries.invalidateQueries({ queryKey: ['sites'] });
+    queries.removeQueries({ queryKey: ['site', slug] });
+    return null;
+  };
   return (
     <main className="home">
       <div className="home-head">
@@ -38,156 +53,31 @@ export function HomePage() {
       {sites.isError && <QueryError title="The sites cannot be listed" query={sites} />}
       {sites.data?.length === 0 && <p className="empty">There is no site here yet. Start a new one, or open a site file.</p>}
       {sites.data && sites.data.length > 0 && (
-        <ul className="site-list">
+        <ul className="site-list" aria-label="Sites">
           {sites.data.map((site) => (
-            <SiteRow key={site.slug} site={site} onName={(way) => setNaming({ site, way })} />
+            <SiteCard key={site.slug} site={site} onName={(way) => setNaming({ site, way })} />
           ))}
         </ul>
       )}
+      <DeletedSites />
       {starting && <NewSiteDialog onClose={() => setStarting(false)} />}
-      {naming && <NameDialog {...naming} onClose={() => setNaming(null)} />}
+      {naming && (
+        <NameDialog
+          title={naming.way === 'rename' ? `Rename ${naming.site.name}` : `Duplicate ${naming.site.name}`}
+          act={naming.way === 'rename' ? 'Rename' : 'Duplicate'}
+          start={naming.way === 'rename' ? naming.site.name : `${naming.site.name} copy`}
+          onName={(name) => save(naming.site, naming.way, name)}
+          onClose={() => setNaming(null)}
+        />
+      )}
     </main>
   );
 }
 
-function SiteRow({ site, onName }: { site: Summary; onName: (way: 'rename' | 'duplicate') => void }) {
-  const queries = useQueryClient();
-  const { notification } = App.useApp();
-  const path = { slug: site.slug };
-  const again = () => queries.invalidateQueries({ queryKey: ['sites'] });
-  const remove = async () => {
-    const gone = await api.DELETE('/api/sites/{slug}', { params: { path } }).catch(() => null);
-    if (!gone || gone.error) {
-      notification.error({
-        title: `${site.name} was not deleted`,
-        description: 'The server did not answer, or the site is gone already.',
-        placement: 'bottomLeft',
-      });
-      return again();
-    }
-    await again();
-    const key = `deleted ${site.slug}`;
-    notification.info({
-      key,
-      title: `${site.name} was deleted`,
-      duration: 0,
-      placement: 'bottomLeft',
-      actions: (
-        <Button
-          onClick={() => {
-            notification.destroy(key);
-            void api.POST('/api/sites/{slug}/restored', { params: { path } }).then(again);
-          }}
-        >
-          Undo
-        </Button>
-      ),
-    });
-  };
-  return (
-    <li>
-      <Link to={`/sites/${site.slug}/palette`} title={site.name}>
-        {site.name}
-      </Link>
-      <span className="site-acts">
-        <Button size="small" aria-label={`Rename ${site.name}`} onClick={() => onName('rename')}>
-          Rename
-        </Button>
-        <Button size="small" aria-label={`Duplicate ${site.name}`} onClick={() => onName('duplicate')}>
-          Duplicate
-        </Button>
-        <Button size="small" aria-label={`Save ${site.name} as a file`} href={`/api/sites/${site.slug}/release/site-file.zip`}>
-          Save
-        </Button>
-        <Button size="small" danger aria-label={`Delete ${site.name}`} onClick={() => void remove()}>
-          Delete
-        </Button>
-      </span>
-    </li>
-  );
-}
-
-function NameDialog({ site, way, onClose }: { site: Summary; way: 'rename' | 'duplicate'; onClose: () => void }) {
-  const queries = useQueryClient();
-  const [name, setName] = useState(way === 'rename' ? site.name : `${site.name} copy`);
-  const [problem, setProblem] = useState<string | null>(null);
-  const save = async () => {
-    const path = { slug: site.slug };
-    try {
-      if (way === 'duplicate') await answered(api.POST('/api/sites/{slug}/copies', { params: { path }, body: { name } }));
-      else {
-        const { version } = (await answered(api.GET('/api/sites/{slug}', { params: { path, query: { window: windowId } } }))).site;
-        const edit = { kind: 'renameSite' as const, name };
-        const body = { version, window: windowId, openedAt: version, gesture: newGesture(), edit };
-        await answered(api.POST('/api/sites/{slug}/edits', { params: { path }, body }));
-      }
-      await queries.invalidateQueries({ queryKey: ['sites'] });
-      queries.removeQueries({ queryKey: ['site', site.slug] });
-      onClose();
-    } catch (failed) {
-      setProblem((failed as RequestFailed).message);
-    }
-  };
-  return (
-    <Modal
-      open
-      title={way === 'rename' ? `Rename ${site.name}` : `Duplicate ${site.name}`}
-      okText={way === 'rename' ? 'Rename' : 'Duplicate'}
-      onOk={() => void save()}
-      onCancel={onClose}
-    >
-      <Input
-        aria-label="Name"
-        value={name}
-        maxLength={60}
-        status={problem ? 'error' : ''}
-        onChange={(event) => {
-          setName(event.target.value);
-          setProblem(null);
-        }}
-        onPressEnter={() => void save()}
-      />
-      <Problem text={problem} />
-    </Modal>
-  );
-}
-
-/** Opens a saved site as a new one. */
-function OpenFile() {
-  const queries = useQueryClient();
-  const { notification } = App.useApp();
-  const input = useRef<HTMLInputElement>(null);
-  const [opening, setOpening] = useState(false);
-  const open = async (file: File | undefined) => {
-    if (!file) return;
-    setOpening(true);
-    try {
-      const headers = { 'Content-Type': 'application/zip' };
-      const opened = await answered(api.POST('/api/sites', { body: file as unknown as string, bodySerializer: (body) => body, headers }));
-      notification.success({ title: `${opened.name} was opened`, placement: 'bottomLeft' });
-      await queries.invalidateQueries({ queryKey: ['sites'] });
-    } catch (failed) {
-      const description = (failed as RequestFailed).message;
-      notification.error({ title: 'This site file cannot be opened', description, placement: 'bottomLeft', duration: 0 });
-    } finally {
-      setOpening(false);
-      if (input.current) input.current.value = '';
-    }
-  };
-  return (
-    <>
-      <input
-        ref={input}
-        type="file"
-        accept=".zip"
-        className="unseen"
-        tabIndex={-1}
-        aria-label="Site file (zip)"
-        onChange={(event) => void open(event.target.files?.[0])}
-      />
-      <Button loading={opening} onClick={() => input.current?.click()}>
-        Open a site file
-      </Button>
-    </>
-  );
+/** Renames a site that is not open in this window, as an edit like any other. */
+async function rename(slug: string, name: string) {
+  const path = { slug };
+  const { version } = (await answered(api.GET('/api/sites/{slug}', { params: { path, query: { window: windowId } } }))).site;
+  const body = { version, window: windowId, openedAt: version, gesture: newGesture(), edit: { kind: 'renameSite' as const, name } };
+  return answered(api.POST('/api/sites/{slug}/edits', { params: { path }, body }));
 }

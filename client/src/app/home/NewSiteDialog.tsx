@@ -49,6 +49,8 @@ export function NewSiteDialog({ onClose }: { onClose: () => void }) {
         {(id) => (
           <Input
             id={id}
+            // The dialog begins in its first field.
+            autoFocus // eslint-disable-line jsx-a11y/no-autofocus
             value={wishes.name}
             maxLength={60}
             onChange={(e) => wish({ name: e.target.value })}
@@ -68,7 +70,7 @@ export function NewSiteDialog({ onClose }: { onClose: () => void }) {
           />
         )}
       </Field>
-      <Field label="Letters of headings" problem={wrong('heading')}>
+      <Field label="Family of headings" problem={wrong('heading')}>
         {(id) => (
           <Select
             id={id}
@@ -79,7 +81,7 @@ export function NewSiteDialog({ onClose }: { onClose: () => void }) {
           />
         )}
       </Field>
-      <Field label="Letters of text" problem={wrong('text')}>
+      <Field label="Family of text" problem={wrong('text')}>
         {(id) => (
           <Select
             id={id}

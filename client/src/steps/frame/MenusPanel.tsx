@@ -3,6 +3,8 @@ import { useId, useState } from 'react';
 import type { Edit, Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../site/editingContext';
 import { useDraft, useSending } from '../../site/useDraft';
+import { useFocusNext } from '../../site/useFocusNext';
+import { Order } from '../../things/Order';
 import { ValueCell } from '../../values/ValueCell';
 import { Problem } from '../../ui/Problem';
 import './MenusPanel.css';
@@ -14,8 +16,14 @@ type Item = Schemas['MenuItemView'];
 export function MenusPanel() {
   const menus = useEditing((e) => e.site.menus);
   if (menus.length === 0) return <p className="empty">This site has no menus.</p>;
-  return menus.map((menu) => (
-    <section key={menu.id} aria-label={`Menu ${menu.name}`}>
+  return menus.map((menu) => <MenuSection key={menu.id} menu={menu} />);
+}
+
+function MenuSection({ menu }: { menu: Menu }) {
+  const { make } = useActions();
+  const [section, focusNext] = useFocusNext<HTMLElement>(menu.items.length);
+  return (
+    <section ref={section} aria-label={`Menu ${menu.name}`}>
       <div className="subhead">
         <strong>{menu.name}</strong>
         <span className="quiet">{menu.items.length === 1 ? '1 item' : `${menu.items.length} items`}</span>
@@ -33,16 +41,25 @@ export function MenusPanel() {
         </thead>
         <tbody>
           {menu.items.map((item, place) => (
-            <ItemRow key={item.id} menu={menu} item={item} place={place} />
+            <ItemRow
+              key={item.id}
+              menu={menu}
+              item={item}
+              place={place}
+              onRemove={() => {
+                focusNext('td.order button:last-child, .add-form input', place);
+                void make({ kind: 'removeMenuItem', menu: menu.id, item: item.id });
+              }}
+            />
           ))}
         </tbody>
       </table>
       <AddItem menu={menu} />
     </section>
-  ));
+  );
 }
 
-function ItemRow({ menu, item, place }: { menu: Menu; item: Item; place: number }) {
+function ItemRow({ menu, item, place, onRemove }: { menu: Menu; item: Item; place: number; onRemove: () => void }) {
   const { make } = useActions();
   const set = (change: { label?: string; page?: string }): Edit => ({
     kind: 'setMenuItem',
@@ -52,7 +69,6 @@ function ItemRow({ menu, item, place }: { menu: Menu; item: Item; place: number 
     page: null,
     ...change,
   });
-  const move = (to: number) => void make({ kind: 'moveMenuItem', menu: menu.id, item: item.id, to });
   return (
     <tr>
       <td>
@@ -69,32 +85,13 @@ function ItemRow({ menu, item, place }: { menu: Menu; item: Item; place: number 
         <PageChoice label={`Page ${item.label} leads to`} page={item.page} onChange={(page) => void make(set({ page }))} />
       </td>
       <td className="order">
-        <button
-          type="button"
-          className="small-button"
-          aria-label={`Move ${item.label} up`}
-          disabled={place === 0}
-          onClick={() => move(place - 1)}
-        >
-          ↑
-        </button>
-        <button
-          type="button"
-          className="small-button"
-          aria-label={`Move ${item.label} down`}
-          disabled={place === menu.items.length - 1}
-          onClick={() => move(place + 1)}
-        >
-          ↓
-        </button>
-        <button
-          type="button"
-          className="small-button"
-          aria-label={`Remove ${item.label}`}
-          onClick={() => void make({ kind: 'removeMenuItem', menu: menu.id, item: item.id })}
-        >
-          ×
-        </button>
+        <Order
+          called={item.label}
+          place={place}
+          count={menu.items.length}
+          onMove={(to) => void make({ kind: 'moveMenuItem', menu: menu.id, item: item.id, to })}
+          onRemove={onRemove}
+        />
       </td>
     </tr>
   );

@@ -2,10 +2,11 @@ import { Button, Input } from 'antd';
 import { useId } from 'react';
 import { useActions } from '../../site/editingContext';
 import { useDraft, useSending } from '../../site/useDraft';
+import { onEscape } from '../../ui/keys';
 import { Problem } from '../../ui/Problem';
 
-/** A new colour by name and value. */
-export function AddColorForm({ onDone }: { onDone: (id: string) => void }) {
+/** A new colour by name and value. Escape gives it up. */
+export function AddColorForm({ onDone, onCancel }: { onDone: (id: string) => void; onCancel: () => void }) {
   const { make } = useActions();
   const [name, setName] = useDraft('color name');
   const [css, setCss] = useDraft('color value');
@@ -35,6 +36,7 @@ export function AddColorForm({ onDone }: { onDone: (id: string) => void }) {
         value={name}
         // It was opened to type into it.
         autoFocus // eslint-disable-line jsx-a11y/no-autofocus
+        onKeyDown={onEscape(onCancel)}
         onChange={type(setName)}
       />
       <Input
@@ -43,6 +45,7 @@ export function AddColorForm({ onDone }: { onDone: (id: string) => void }) {
         className="mono"
         placeholder="#5f7a3a"
         value={css}
+        onKeyDown={onEscape(onCancel)}
         onChange={type(setCss)}
       />
       <Button type="primary" htmlType="submit" loading={sending}>

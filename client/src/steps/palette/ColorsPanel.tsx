@@ -1,9 +1,11 @@
 import { Button } from 'antd';
-import { memo, useCallback } from 'react';
+import { memo, useCallback, useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import type { ColorView, ThingView } from '../../api/client';
 import { thingsOf } from '../../site/catalogue';
 import type { Editing } from '../../site/editing';
+import { useFocusNext } from '../../site/useFocusNext';
+import { ADD, CHOSEN, EDITOR } from '../../things/ThingsPanel';
 import { Shortened } from '../../ui/Shortened';
 import { usesText } from '../../ui/words';
 import { useEditing, useEditingLater } from '../../site/editingContext';
@@ -28,31 +30,59 @@ export function ColorsPanel() {
   const adding = params.get('color') === 'new';
   const chosen = adding ? undefined : (colors.find((c) => c.thing.id === params.get('color')) ?? colors[0]);
   const choose = useCallback((id: string) => setAddress({ color: id }), [setAddress]);
-  const onRemoved = useCallback(() => choose(''), [choose]);
+  const row = useRef<HTMLLIElement>(null);
+  const chosenId = chosen?.thing.id;
+  const [panel, focusNext] = useFocusNext<HTMLDivElement>(adding ? 'new' : chosenId);
+  // Chosen elsewhere, or added far down a long list, it comes into sight.
+  useEffect(() => {
+    row.current?.scrollIntoView({ block: 'nearest' });
+  }, [chosenId]);
 
   return (
-    <>
+    <div ref={panel} className="panel-column">
       <div className="subhead">
         <span>
           6 tints · <strong>the colour you gave</strong> · 5 shades
         </span>
         <span className="quiet">{colors.length === 1 ? '1 colour' : `${colors.length} colours`}</span>
       </div>
-      <ul className="chosen-list" aria-label="Colours">
-        {colors.map(({ thing, color }) => (
-          <li key={thing.id}>
-            <ColorRow thing={thing} color={color} chosen={thing.id === chosen?.thing.id} onChoose={choose} />
-          </li>
-        ))}
-      </ul>
+      <div className="rows-above-editor">
+        <ul className="chosen-list" aria-label="Colours">
+          {colors.map(({ thing, color }) => (
+            <li key={thing.id} ref={thing.id === chosenId ? row : null}>
+              <ColorRow thing={thing} color={color} chosen={thing.id === chosen?.thing.id} onChoose={choose} />
+            </li>
+          ))}
+        </ul>
+      </div>
       <div className="below-rows">
         <Button size="small" onClick={() => choose('new')} disabled={adding}>
           Add a colour
         </Button>
       </div>
-      {adding && <AddColorForm onDone={choose} />}
-      {chosen && <ColorEditor key={chosen.thing.id} {...chosen} onRemoved={onRemoved} />}
-    </>
+      {adding && (
+        <AddColorForm
+          onDone={(id) => {
+            focusNext(EDITOR);
+            choose(id);
+          }}
+          onCancel={() => {
+            focusNext(ADD);
+            choose('');
+          }}
+        />
+      )}
+      {chosen && (
+        <ColorEditor
+          key={chosen.thing.id}
+          {...chosen}
+          onRemoved={() => {
+            focusNext(CHOSEN);
+            choose('');
+          }}
+        />
+      )}
+    </div>
   );
 }
 
@@ -72,12 +102,10 @@ const ColorRow = memo(function ColorRow({ thing, color, chosen, onChoose }: RowP
       onClick={() => onChoose(thing.id)}
       title={thing.uses.join('\n') || 'Not used yet'}
     >
-      <span className="color-name">
-        <strong title={thing.name}>
-          <Shortened text={thing.name} end={6} />
-        </strong>
-        <code>{color.hex}</code>
-      </span>
+      <strong className="color-name" title={thing.name}>
+        <Shortened text={thing.name} end={6} />
+      </strong>
+      <code className="quiet">{color.hex}</code>
       <span className="strip" aria-hidden="true">
         {[...color.tints].reverse().map((hex, i) => (
           <span key={`tint ${i}`} style={{ background: hex }} />

@@ -6,6 +6,7 @@ import { useActions, useEditing } from '../../site/editingContext';
 import { useDraft, useSending } from '../../site/useDraft';
 import { QueryError } from '../../ui/QueryError';
 import { Problem } from '../../ui/Problem';
+import { When } from '../../ui/When';
 import './SnapshotsStep.css';
 
 /** Named states of the whole site, and what has been done to it. */
@@ -116,10 +117,4 @@ function NameState() {
       <Problem text={problem} id={id} />
     </form>
   );
-}
-
-const FORMAT = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
-
-function When({ at }: { at: string }) {
-  return <time dateTime={at}>{FORMAT.format(new Date(at))}</time>;
 }

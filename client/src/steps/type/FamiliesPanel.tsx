@@ -83,12 +83,10 @@ export function FamiliesPanel() {
             <span className="own-words" style={{ fontFamily: family.stack }}>
               {words}
             </span>
-            <span className="family-name">
-              <strong>{family.name}</strong>
-              <span className="quiet">
-                {CLASSES.find((c) => c.value === family.class)?.label.toLowerCase()} ·{' '}
-                {family.from === family.to ? family.from : `${family.from}–${family.to}`}
-              </span>
+            <strong title={family.name}>{family.name}</strong>
+            <span className="quiet">
+              {CLASSES.find((c) => c.value === family.class)?.label.toLowerCase()} ·{' '}
+              {family.from === family.to ? family.from : `${family.from}–${family.to}`}
             </span>
             {families.some((f) => f.face === family.name) ? (
               <span className="quiet">in this site</span>
@@ -111,13 +109,13 @@ function OwnFamily({ family, words }: { family: FamilyView; words: string }) {
       <span className="own-words" style={{ fontFamily: family.stack }}>
         {words}
       </span>
-      <span className="family-name">
-        <strong title={`${thing?.token}: ${family.stack}`}>{family.name}</strong>
-        <span className="quiet" title={uses.join('\n')}>
-          {uses.length === 0 ? 'not used' : uses.join(', ')}
-        </span>
+      <strong title={`${thing?.token}: ${family.stack}`}>{family.name}</strong>
+      <span className="quiet" title={uses.join('\n')}>
+        {uses.length === 0 ? 'not used' : uses.join(', ')}
       </span>
-      {uses.length === 0 && (
+      {uses.length > 0 ? (
+        <span />
+      ) : (
         <Button
           size="small"
           aria-label={`Remove ${family.name}`}

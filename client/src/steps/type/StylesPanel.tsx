@@ -1,8 +1,11 @@
+import { useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Schemas, ThingView } from '../../api/client';
 import { kindOf, thingsOf } from '../../site/catalogue';
 import { useEditing } from '../../site/editingContext';
+import { useFocusNext } from '../../site/useFocusNext';
 import { ThingEditor } from '../../things/ThingEditor';
+import { CHOSEN, EDITOR } from '../../things/ThingsPanel';
 import { Shortened } from '../../ui/Shortened';
 import { useFonts } from '../../ui/fonts';
 import { useSetAddress } from '../../site/address';
@@ -27,8 +30,15 @@ export function StylesPanel() {
   const styles = things.map((thing): Style => ({ thing, letters: type.styles.find((s) => s.id === thing.id) }));
   const chosen = styles.find((s) => s.thing.id === params.get('style')) ?? styles[0];
   const choose = (id: string) => setAddress({ style: id });
+  const row = useRef<HTMLTableRowElement>(null);
+  const chosenId = chosen?.thing.id;
+  const [panel, focusNext] = useFocusNext<HTMLDivElement>(chosenId);
+  // Chosen elsewhere, or added far down a long list, it comes into sight.
+  useEffect(() => {
+    row.current?.scrollIntoView({ block: 'nearest' });
+  }, [chosenId]);
   return (
-    <>
+    <div ref={panel} className="panel-column">
       <div className="rows-above-editor">
         <table className="values text-styles" aria-label="Text styles">
           <thead>
@@ -43,7 +53,11 @@ export function StylesPanel() {
           </thead>
           <tbody>
             {styles.map((style) => (
-              <tr key={style.thing.id} className={style.thing.id === chosen?.thing.id ? 'chosen' : ''}>
+              <tr
+                key={style.thing.id}
+                ref={style.thing.id === chosenId ? row : null}
+                className={style.thing.id === chosen?.thing.id ? 'chosen' : ''}
+              >
                 <th scope="row">
                   <button
                     type="button"
@@ -69,13 +83,26 @@ export function StylesPanel() {
         </table>
       </div>
       {kind && chosen && (
-        <ThingEditor key={chosen.thing.id} kind={kind} thing={chosen.thing} others={things} onChosen={choose}>
+        <ThingEditor
+          key={chosen.thing.id}
+          kind={kind}
+          thing={chosen.thing}
+          others={things}
+          onCopied={(id) => {
+            focusNext(EDITOR);
+            choose(id);
+          }}
+          onRemoved={(by) => {
+            focusNext(CHOSEN);
+            choose(by ?? '');
+          }}
+        >
           <p className="own-words" style={letters(chosen)} title="Words of this site">
             {type.words}
           </p>
         </ThingEditor>
       )}
-    </>
+    </div>
   );
 }
 
