@@ -27,7 +27,7 @@ public sealed class TypeAndFrameTests : IAsyncLifetime
         Assert.Equal(0, (await workplace.Server.SiteAsync()).Version());
         Browser.Mouse("mouseReleased", cell, 20, 0);
         Until("1");
-        Assert.StartsWith("Base, wide: 22 px", Browser.Starting("button", "Base, wide").GetAttribute("aria-label"), StringComparison.Ordinal);
+        Assert.StartsWith("Base, wide: 22px", Browser.Starting("button", "Base, wide").GetAttribute("aria-label"), StringComparison.Ordinal);
         Assert.Contains("--size-0: clamp(1.0625rem, 0.9256rem + 0.5618vw, 1.375rem);", await StyleSheetAsync(), StringComparison.Ordinal);
 
         // In the ledger a number and a position are dragged alike.

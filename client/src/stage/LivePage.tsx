@@ -165,7 +165,7 @@ export function LivePage({ page, name, viewport, height, scale, leads, onSelect 
     <div className="stage-paper" style={{ width: viewport.width * scale, height: height * scale }}>
       <iframe
         ref={frame}
-        title={`Page ${name} at ${viewport.width} px`}
+        title={`Page ${name} at ${viewport.width}px`}
         src={`/stage/${slug}/${page}`}
         sandbox="allow-same-origin"
         onLoad={onLoad}

@@ -1,21 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useEditingStore } from '../site/editingContext';
+import { bandsOf, figuresOf, type Box, type Sides } from './bands';
 import './Selection.css';
-
-interface Sides {
-  top: number;
-  right: number;
-  bottom: number;
-  left: number;
-}
-
-interface Box extends Sides {
-  width: number;
-  height: number;
-  border: Sides;
-  padding: Sides;
-  margin: Sides;
-}
 
 /** The outline of what is selected, with its padding and margin as bands and in numbers (CSS px, as the browser laid it out). */
 export function Selection({ element, scale }: { element: HTMLElement; scale: number }) {
@@ -45,48 +31,24 @@ export function Selection({ element, scale }: { element: HTMLElement; scale: num
     };
   }, [element, store]);
 
+  const bands = bandsOf(box);
+  const { clientWidth: width, clientHeight: height } = element.ownerDocument.documentElement;
   return (
     <div className="selection" aria-hidden="true" style={{ transform: `scale(${scale})` }}>
-      <Bands kind="margin" box={box} sides={box.margin} scale={scale} />
-      <Bands kind="padding" box={box} sides={box.padding} scale={scale} />
+      {bands.map(({ kind, side, ...place }) => (
+        <span key={kind + side} className={`band ${kind}`} style={place} />
+      ))}
       <div
         className="selection-outline"
         style={{ left: box.left, top: box.top, width: box.width, height: box.height, outlineWidth: 2 / scale }}
       />
+      {figuresOf(box, bands, scale, { width, height }).map(({ kind, text, x, y }, i) => (
+        <span key={i} className={`figure ${kind}`} style={{ left: x, top: y, transform: `scale(${1 / scale}) translate(-50%, -50%)` }}>
+          {text}
+        </span>
+      ))}
     </div>
   );
-}
-
-const NONE: Sides = { top: 0, right: 0, bottom: 0, left: 0 };
-const SIDES = ['top', 'right', 'bottom', 'left'] as const;
-
-function Bands({ kind, box, sides, scale }: { kind: 'margin' | 'padding'; box: Box; sides: Sides; scale: number }) {
-  return SIDES.filter((side) => sides[side] > 0).map((side) => {
-    const size = sides[side];
-    const outside = kind === 'margin';
-    const across = side === 'top' || side === 'bottom';
-    // Margins lie around the border box, paddings within its border; those at the sides stand between those above and below.
-    const edge = outside ? NONE : box.border;
-    const [above, below] = outside || across ? [0, 0] : [sides.top, sides.bottom];
-    const inner = {
-      left: box.left + edge.left,
-      top: box.top + edge.top,
-      right: box.left + box.width - edge.right,
-      bottom: box.top + box.height - edge.bottom,
-    };
-    const style = {
-      left: side === 'left' ? inner.left - (outside ? size : 0) : side === 'right' ? inner.right - (outside ? 0 : size) : inner.left,
-      top: side === 'top' ? inner.top - (outside ? size : 0) : side === 'bottom' ? inner.bottom - (outside ? 0 : size) : inner.top + above,
-      width: across ? inner.right - inner.left : size,
-      height: across ? size : inner.bottom - inner.top - above - below,
-      fontSize: 10 / scale,
-    };
-    return (
-      <span key={kind + side} className={`band ${kind}`} style={style}>
-        {size * scale >= 8 && Math.round(size * 10) / 10}
-      </span>
-    );
-  });
 }
 
 function measure(element: HTMLElement): Box {

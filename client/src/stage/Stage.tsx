@@ -95,8 +95,8 @@ export function Stage() {
         role="group"
         aria-label={
           view.span === 'pages'
-            ? `Every page at ${view.width} px`
-            : `${page?.name ?? 'No page'} at ${view.span === 'one' ? `${view.width} px` : 'every width'}`
+            ? `Every page at ${view.width}px`
+            : `${page?.name ?? 'No page'} at ${view.span === 'one' ? `${view.width}px` : 'every width'}`
         }
         style={view.vision === 'full' ? undefined : { filter: 'url(#vision)' }}
       >

@@ -63,7 +63,7 @@ function show(text: string | null, isWords = false) {
           inherited={text === 'always' ? null : 'not set'}
           names={isWords ? [] : ['space 1', 'space 2']}
           edit={edit}
-          note="8 px"
+          note="8px"
           isWords={isWords}
         />
         <button type="button">Elsewhere</button>
@@ -103,7 +103,7 @@ beforeEach(() => {
 afterEach(cleanup);
 
 test('a value says what it is, and one that is inherited from where', () => {
-  expect(show('space 2').getAttribute('aria-label')).toBe('Padding in Rest: space 2 8 px');
+  expect(show('space 2').getAttribute('aria-label')).toBe('Padding in Rest: space 2 8px');
   cleanup();
   expect(show(null).className).toContain('inherited');
 });

@@ -63,7 +63,7 @@ public sealed record SetCell(string Look, string Property, State State, int? Fro
         if (Key.Widths == Interval.All) return null;
         var other = look.Cells.Keys.Select(CellKey.Parse).FirstOrDefault(k =>
             k.Property == Property && k.State == State && k.Widths != Interval.All && k.Widths != Key.Widths && k.Widths.Overlaps(Key.Widths));
-        return other == default ? null : new("/from", $"There is a value from {other.Widths.From ?? 0} px{(other.Widths.Below is { } b ? $" up to {b} px" : "")} already: the two would overlap.");
+        return other == default ? null : new("/from", $"There is a value from {other.Widths.From ?? 0}px{(other.Widths.Below is { } b ? $" up to {b}px" : "")} already: the two would overlap.");
     }
 }
 

@@ -78,7 +78,7 @@ public static class SilencedSettings
     private static string Cell(Site site, Origin origin, Rule rule)
     {
         var key = CellKey.Parse(origin.Detail);
-        var widths = rule.Widths == Interval.All ? "" : rule.Widths is { From: { } from } ? $" from {from} px" : $" below {rule.Widths.Below} px";
+        var widths = rule.Widths == Interval.All ? "" : rule.Widths is { From: { } from } ? $" from {from}px" : $" below {rule.Widths.Below}px";
         if (origin.Kind == OriginKind.Look) return PartCatalogue.CellName(site.Looks.Get(origin.Id), key) + widths;
         var block = Blocks.Find(site, origin.Id);
         var name = block is null ? key.Property : $"{block.Name} · {PartCatalogue.Find(block.Part)?.Property(key.Property)?.Name.ToLowerInvariant()}";

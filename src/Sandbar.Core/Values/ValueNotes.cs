@@ -10,7 +10,7 @@ public static class ValueNotes
     {
         ReferenceValue reference => Kinds.Of(reference).Note(site, reference),
         SidesValue sides when sides.Inner.All(v => v is ReferenceValue or NumberValue) && sides.Inner.Any(v => v is ReferenceValue) =>
-            string.Join(" · ", SidesForm.Shortest(sides).Select(v => Of(site, v) is { Length: > 0 } note ? note.Replace(" px", "", StringComparison.Ordinal) : ValueForms.Write(site, v).Replace("px", "", StringComparison.Ordinal))) + " px",
+            string.Join(" · ", SidesForm.Shortest(sides).Select(v => Of(site, v) is { Length: > 0 } note ? note.Replace("px", "", StringComparison.Ordinal) : ValueForms.Write(site, v).Replace("px", "", StringComparison.Ordinal))) + "px",
         _ => "",
     };
 }

@@ -25,13 +25,13 @@ public class TypeEditTests
     }
 
     [Theory]
-    [InlineData("narrow", "base", "-4", "at least 8 px")]
+    [InlineData("narrow", "base", "-4", "at least 8px")]
     [InlineData("narrow", "base", "NaN", "cannot be read")]
     [InlineData("narrow", "base", "1e999", "not a unit")]
     [InlineData("wide", "ratio", "1,25", "was not expected")]
     [InlineData("wide", "ratio", "9", "at most 2.")]
-    [InlineData("narrow", "width", "1280", "below the wide one, 1280 px")]
-    [InlineData("wide", "width", "390", "above the narrow one, 390 px")]
+    [InlineData("narrow", "width", "1280", "below the wide one, 1280px")]
+    [InlineData("wide", "width", "390", "above the narrow one, 390px")]
     public void A_scale_that_cannot_be_is_refused(string end, string field, string text, string said)
     {
         var problem = Demo.Site.Refused(Do.Scale(end, field, text));

@@ -20,7 +20,7 @@ public class SilencedSettingsTests
     [Fact]
     public void A_plain_rule_silences_breaks()
     {
-        Assert.Contains("Card row · columns from 600 px", Assert.Single(Notes(".card-row { grid-template-columns: none }")).Message, StringComparison.Ordinal);
+        Assert.Contains("Card row · columns from 600px", Assert.Single(Notes(".card-row { grid-template-columns: none }")).Message, StringComparison.Ordinal);
         Assert.Contains("at every width", Assert.Single(Notes("main section { padding-inline: 0 }")).Message, StringComparison.Ordinal);
     }
 

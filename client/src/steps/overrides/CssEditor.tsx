@@ -6,7 +6,7 @@ import { lintGutter, setDiagnostics } from '@codemirror/lint';
 import { Annotation, EditorState, Transaction, type Extension } from '@codemirror/state';
 import { drawSelection, EditorView, highlightActiveLine, keymap, lineNumbers } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
-import { useEffect, useRef } from 'react';
+import { useEffect, useImperativeHandle, useRef, type Ref } from 'react';
 import type { CssProblem } from '../../api/client';
 import './CssEditor.css';
 
@@ -20,6 +20,12 @@ interface Props {
   tokens: readonly string[];
   onType: (css: string, line: number) => void;
   onLeave: () => void;
+  /** Gives it a way to come to a place and have the focus there. */
+  ref: Ref<CssEditorHandle>;
+}
+
+export interface CssEditorHandle {
+  goTo: (place: { start: number; end: number }) => void;
 }
 
 /** Marks a change that was not typed here. */
@@ -47,7 +53,7 @@ const look = EditorView.theme({
 });
 
 /** A real CSS editor: highlighting, completion with the site's own tokens, and the core's diagnostics at their place. */
-export function CssEditor({ css: text, latest, problems, notes, tokens, onType, onLeave }: Props) {
+export function CssEditor({ css: text, latest, problems, notes, tokens, onType, onLeave, ref }: Props) {
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
   const handlers = useRef({ onType, onLeave, tokens, latest });
@@ -128,6 +134,16 @@ export function CssEditor({ css: text, latest, problems, notes, tokens, onType, 
     });
     editor.dispatch(setDiagnostics(editor.state, [...problems.map(marked('error')), ...notes.map(marked('warning'))]));
   }, [problems, notes, text]);
+
+  useImperativeHandle(ref, () => ({
+    goTo: ({ start, end }) => {
+      const editor = view.current;
+      if (!editor) return;
+      const length = editor.state.doc.length;
+      editor.dispatch({ selection: { anchor: Math.min(start, length), head: Math.min(end, length) }, scrollIntoView: true });
+      editor.focus();
+    },
+  }));
 
   return <div className="css-editor" ref={host} />;
 }

@@ -5,7 +5,7 @@ import { answered, api, type CssProblem } from '../../api/client';
 import { newGesture } from '../../site/window';
 import { useActions, useEditing, useEditingStore } from '../../site/editingContext';
 import { textOf, type Typed } from '../../site/typing';
-import { CssEditor } from './CssEditor';
+import { CssEditor, type CssEditorHandle } from './CssEditor';
 import './OverridesStep.css';
 
 /** What this step types into, among the places of a site. */
@@ -14,22 +14,23 @@ const PLACE = 'overrides';
 /** The site's own CSS: live on the stage while typing, stored at a pause. */
 export default function OverridesStep() {
   const { type, storeTyped, keepMine, takeStored } = useActions();
-  const editing = useEditingStore();
+  const store = useEditingStore();
   const stored = useEditing((e) => e.site.overrides.css);
   const mine = useEditing((e) => e.typed[PLACE]);
   const storedProblems = useEditing((e) => e.site.overrides.problems);
   const triedProblems = useEditing((e) => e.trial?.problems);
   const tokens = useTokens();
+  const editor = useRef<CssEditorHandle>(null);
   const gesture = useRef({ id: newGesture(), line: -1 });
   const problems = triedProblems ?? storedProblems;
   const notes = useSilenced(stored, mine !== undefined);
 
   // What was typed is on the stage, also where it was typed before the step was left or the window loaded again.
   useEffect(() => {
-    const { typed, attempt } = editing.getState();
+    const { typed, attempt } = store.getState();
     if (typed[PLACE]) attempt(typed[PLACE].edit, PLACE);
     return () => storeTyped(PLACE);
-  }, [editing, storeTyped]);
+  }, [store, storeTyped]);
 
   const onType = (css: string, line: number) => {
     // A run of keys in one line is one gesture.
@@ -45,12 +46,13 @@ export default function OverridesStep() {
       </div>
       <CssEditor
         css={cssOf(mine) ?? stored}
-        latest={() => cssOf(editing.getState().typed[PLACE]) ?? editing.getState().site.overrides.css}
+        latest={() => cssOf(store.getState().typed[PLACE]) ?? store.getState().site.overrides.css}
         problems={problems}
         notes={notes}
         tokens={tokens}
         onType={onType}
         onLeave={() => storeTyped(PLACE)}
+        ref={editor}
       />
       {mine?.wrong && (
         <Alert
@@ -71,9 +73,9 @@ export default function OverridesStep() {
           }
         />
       )}
-      <div className="css-problems" role="status" aria-label="What to look at">
+      <div className="css-problems">
         <div className="subhead">
-          <strong>
+          <strong role="status">
             {problems.length + notes.length === 0
               ? 'Every rule can be read'
               : problems.length + notes.length === 1
@@ -84,10 +86,12 @@ export default function OverridesStep() {
         <ul>
           {[...problems, ...notes].map((problem) => (
             <li key={`${problem.start} ${problem.message}`} className={notes.includes(problem) ? 'note-line' : ''}>
-              <span className="quiet">
-                Line {problem.line}, column {problem.column}
-              </span>{' '}
-              {problem.message}
+              <button type="button" onClick={() => editor.current?.goTo(problem)}>
+                <span className="quiet">
+                  Line {problem.line}, column {problem.column}
+                </span>{' '}
+                {problem.message}
+              </button>
             </li>
           ))}
         </ul>

@@ -6,11 +6,11 @@ import './ScalePanel.css';
 
 const ENDS = ['narrow', 'wide'] as const;
 
-const ROWS: { name: string; unit: string; field: string; names: string[] }[] = [
-  { name: 'Width', unit: ' px', field: 'width', names: [] },
-  { name: 'Base', unit: ' px', field: 'base', names: ['16', '17', '18'] },
+const ROWS: { name: string; field: string; names: string[] }[] = [
+  { name: 'Width', field: 'width', names: [] },
+  { name: 'Base', field: 'base', names: ['16', '17', '18'] },
   // The ratios in use: common practice, no published source.
-  { name: 'Ratio', unit: '', field: 'ratio', names: ['1.067', '1.125', '1.2', '1.25', '1.333', '1.414', '1.5', '1.618'] },
+  { name: 'Ratio', field: 'ratio', names: ['1.067', '1.125', '1.2', '1.25', '1.333', '1.414', '1.5', '1.618'] },
 ];
 
 /** The sizes there are: by base and ratio at two widths, fluid between them. */
@@ -40,7 +40,7 @@ export function ScalePanel() {
                 <td key={end}>
                   <ValueCell
                     name={`${row.name}, ${end}`}
-                    text={`${fieldText(thingOf(site, 'scaleEnd', end), row.field).replace(/px$/, '')}${row.unit}`}
+                    text={fieldText(thingOf(site, 'scaleEnd', end), row.field)}
                     inherited={null}
                     names={row.names}
                     edit={(text) => ({ kind: 'setThing', of: 'scaleEnd', id: end, field: row.field, text: text ?? '', in: null })}
@@ -74,7 +74,7 @@ export function ScalePanel() {
               </th>
               {step.sizes.map((s) => (
                 <td key={s.width}>
-                  {s.px} px <span className="quiet">{s.rem} rem</span>
+                  {s.px}px <span className="quiet">{s.rem}rem</span>
                 </td>
               ))}
             </tr>

@@ -73,7 +73,7 @@ export function StylesPanel() {
                   const value = style.thing.fields.find((f) => f.id === id);
                   return (
                     <td key={id} title={value?.text}>
-                      {value?.text} {value?.note && <span className="quiet">{value.note.replace(/ px$/, '')}</span>}
+                      {value?.text} {value?.note && <span className="quiet">{value.note.replace(/px$/, '')}</span>}
                     </td>
                   );
                 })}

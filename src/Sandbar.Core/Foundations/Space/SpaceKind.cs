@@ -35,7 +35,7 @@ public sealed class SpaceKind : ListedKind<SpaceStep>
         throw new FormatException($"There is space 1 to space {site.Space.Steps.Length}.");
     }
 
-    public override string Note(Site site, ReferenceValue reference) => $"{Get(site, reference.Id).Size.Amount():0.####} px";
+    public override string Note(Site site, ReferenceValue reference) => $"{Get(site, reference.Id).Size.Amount():0.####}px";
 
     public override string Token(Site site, ReferenceValue reference) => Token(site, Get(site, reference.Id));
 

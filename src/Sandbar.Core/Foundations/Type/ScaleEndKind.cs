@@ -39,7 +39,7 @@ public sealed class ScaleEndKind : ListedKind<ScaleEnd>
         if (site.Type.Scale.Ends is [{ Id: Narrow } narrow, { Id: Wide } wide])
         {
             if (narrow.Width.Amount() >= wide.Width.Amount())
-                yield return new("/width", thing.Id == Narrow ? $"The narrow width lies below the wide one, {wide.Width.Amount():0.####} px." : $"The wide width lies above the narrow one, {narrow.Width.Amount():0.####} px.");
+                yield return new("/width", thing.Id == Narrow ? $"The narrow width lies below the wide one, {wide.Width.Amount():0.####}px." : $"The wide width lies above the narrow one, {narrow.Width.Amount():0.####}px.");
         }
         else
         {

@@ -64,7 +64,7 @@ public sealed class TextStyleKind : NamedKind<TextStyle>
         {
             "weight" when !Has(family, (int)style.Weight.Amount()) => $"{family!.Name} has {Range(family.Files)}",
             "slant" when style.Slant.Code() == "italic" && family is { Files.Length: > 0 } && !family.Files.Any(f => f.Italic) => "slanted by the browser",
-            "size" when style.Size is ReferenceValue size => $"{Kinds.Of(size).Note(site, size)} px",
+            "size" when style.Size is ReferenceValue size => $"{Kinds.Of(size).Note(site, size)}px",
             _ => "",
         };
     }

@@ -38,9 +38,8 @@ internal static class Ranges
     /// <summary>Why a number is out of a setting's range; null where it is not.</summary>
     public static string? Refusal(Setting setting, decimal number, string unit = "")
     {
-        var space = unit.Length > 0 && char.IsLetter(unit[0]) ? " " : "";
-        if (number < setting.Min) return setting.Min == 0 ? $"{setting.Name} cannot be negative." : $"{setting.Name} is at least {Number(setting.Min)}{space}{unit}.";
-        return number > setting.Max ? $"{setting.Name} is at most {Number(setting.Max)}{space}{unit}." : null;
+        if (number < setting.Min) return setting.Min == 0 ? $"{setting.Name} cannot be negative." : $"{setting.Name} is at least {Number(setting.Min)}{unit}.";
+        return number > setting.Max ? $"{setting.Name} is at most {Number(setting.Max)}{unit}." : null;
     }
 
     /// <summary>The same for arithmetic over numbers of one unit alone, which comes to a number here already.</summary>
