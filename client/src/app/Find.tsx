@@ -4,6 +4,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { useEditing } from '../site/editingContext';
 import type { Place } from '../site/step';
 import type { Arrival } from '../site/arrival';
+import { useReturnFocus } from '../ui/useReturnFocus';
 import { findPlaces, placesOf } from './places';
 import './Find.css';
 
@@ -11,6 +12,7 @@ const MOST = 12;
 
 /** Jumps to any step, part, setting, colour or page by its name. */
 export function Find({ onClose }: { onClose: () => void }) {
+  useReturnFocus();
   const site = useEditing((e) => e.site);
   const catalogue = useEditing((e) => e.catalogue);
   const places = useMemo(() => placesOf(site, catalogue), [site, catalogue]);

@@ -1,6 +1,7 @@
-import { Button, Dropdown, Tooltip } from 'antd';
+import { Tooltip } from 'antd';
 import { Link } from 'react-router';
 import { useEditing } from '../site/editingContext';
+import { MenuButton } from '../ui/MenuButton';
 import { KeysButton } from './KeysButton';
 import { SaveState } from './SaveState';
 import { useReverse } from './shortcuts';
@@ -35,16 +36,16 @@ export function TopBar({ onFind }: { onFind: () => void }) {
       <button type="button" className="bar-button" onClick={onFind}>
         Find <kbd>/</kbd>
       </button>
-      <Dropdown
-        trigger={['click']}
+      <MenuButton
+        className="release"
         menu={{
           items: FILES.map(({ file, label }) => ({ key: file, label })),
           // By key as by pointer: a link within an item would hear of the pointer alone.
           onClick: ({ key }) => download(`/api/sites/${site.slug}/release/${key}`),
         }}
       >
-        <Button className="release">Release</Button>
-      </Dropdown>
+        Release
+      </MenuButton>
     </header>
   );
 }

@@ -55,7 +55,7 @@ export function useShortcuts(onFind: () => void): void {
       const key = event.key.toLowerCase();
       const target = event.target as Element;
       if ((event.ctrlKey || event.metaKey) && !event.altKey && (key === 'z' || key === 'y')) {
-        if (takesText(target)) return;
+        if (takesText(target) || event.defaultPrevented) return;
         event.preventDefault();
         void reverse(key === 'y' || event.shiftKey ? 'redo' : 'undo');
         return;
@@ -75,10 +75,18 @@ export function useShortcuts(onFind: () => void): void {
       if (event.key === 'Alt' || event.key.toLowerCase() in EARLIER || event.code === 'KeyB' || event.code === 'KeyN') showBefore(null);
     };
     const onBlur = () => showBefore(null);
+    // A Select that is closed would open on any key: there it is heard before.
+    const onKeyDownFirst = (event: KeyboardEvent) => {
+      if (!(event.target as Element).matches('[role="combobox"][aria-expanded="false"]')) return;
+      onKeyDown(event);
+      if (event.defaultPrevented) event.stopPropagation();
+    };
+    window.addEventListener('keydown', onKeyDownFirst, true);
     window.addEventListener('keydown', onKeyDown);
     window.addEventListener('keyup', onKeyUp);
     window.addEventListener('blur', onBlur);
     return () => {
+      window.removeEventListener('keydown', onKeyDownFirst, true);
       window.removeEventListener('keydown', onKeyDown);
       window.removeEventListener('keyup', onKeyUp);
       window.removeEventListener('blur', onBlur);

@@ -12,9 +12,8 @@ beforeEach(() => {
     </tbody></table>`;
 });
 
-const led = (from: string, key: string, ctrlKey = false, shiftKey = false) =>
-  cellFrom(document.querySelector('table') as HTMLTableElement, document.getElementById(from) as Element, { key, ctrlKey, shiftKey })?.id ??
-  null;
+const led = (from: string, key: string, ctrlKey = false) =>
+  cellFrom(document.querySelector('table') as HTMLTableElement, document.getElementById(from) as Element, { key, ctrlKey })?.id ?? null;
 
 test('arrows lead to the same column, or the nearest before it where a row has nothing there', () => {
   expect([led('a1', 'ArrowRight'), led('a2', 'ArrowRight'), led('a1', 'ArrowLeft')]).toEqual(['a2', null, null]);
@@ -32,6 +31,6 @@ test('Home and End lead to the ends of the row, with Ctrl to those of the table,
   expect([led('fold', 'PageDown'), led('c1', 'PageUp')]).toEqual(['c1', 'fold']);
 });
 
-test('what is being typed keeps its keys, and Tab leads to the next value', () => {
-  expect([led('c2', 'ArrowLeft'), led('c2', 'Home'), led('c2', 'Tab', false, true), led('c2', 'Tab')]).toEqual([null, null, 'c1', null]);
+test('what is being typed keeps its keys', () => {
+  expect([led('c2', 'ArrowLeft'), led('c2', 'Home'), led('c2', 'Tab')]).toEqual([null, null, null]);
 });

@@ -2,25 +2,19 @@
 interface Key {
   key: string;
   ctrlKey: boolean;
-  shiftKey: boolean;
 }
 
 /** How many rows a page is. */
 const PAGE = 10;
 
 /**
- * Where a key leads from a cell of a table of values, as ARIA's pattern for grids has it: arrows, Home and End with and without Ctrl, Page Up and Down;
- * and Tab from a value being typed to the next one.
- * @param target what has the focus: the button of a cell, or the field within one
+ * Where a key leads from a cell of a table of values, as ARIA's pattern for grids has it: arrows, Home and End with and without Ctrl, Page Up and Down.
+ * @param target what has the focus: the button of a cell, or the field within one, which keeps its keys
  */
-export function cellFrom(table: HTMLTableElement, target: Element, { key, ctrlKey, shiftKey }: Key): HTMLElement | null {
+export function cellFrom(table: HTMLTableElement, target: Element, { key, ctrlKey }: Key): HTMLElement | null {
   const here = target.closest<HTMLTableCellElement>('td, th');
   if (!here) return null;
-  if (target.matches('input')) {
-    if (key !== 'Tab') return null;
-    const all = [...table.querySelectorAll<HTMLElement>('td button.cell, td input')];
-    return all[all.indexOf(target as HTMLElement) + (shiftKey ? -1 : 1)] ?? null;
-  }
+  if (target.matches('input')) return null;
   const rows = [...table.rows]
     .map((row) => [...row.cells].map((cell) => ({ at: cell.cellIndex, cell, button: cell.querySelector<HTMLElement>('button') })))
     .map((row) => row.flatMap(({ at, cell, button }) => (button ? [{ at, cell, button }] : [])))

@@ -1,4 +1,4 @@
-import { useEffect, useRef, type RefObject } from 'react';
+import { useCallback, useEffect, useRef, type RefObject } from 'react';
 
 /**
  * Gives the focus to where work goes on, once what was done is drawn.
@@ -8,17 +8,22 @@ import { useEffect, useRef, type RefObject } from 'react';
 export function useFocusNext<T extends HTMLElement>(after: unknown): [RefObject<T | null>, (selector: string, at?: number) => void] {
   const place = useRef<T>(null);
   const wanted = useRef<{ selector: string; at: number } | null>(null);
-  useEffect(() => {
+  const go = useCallback(() => {
     if (!wanted.current) return;
     const { selector, at } = wanted.current;
     wanted.current = null;
     const found = [...(place.current?.querySelectorAll<HTMLElement>(selector) ?? [])];
     (found[at] ?? found.at(-1))?.focus();
-  }, [after]);
+  }, []);
+  useEffect(go, [go, after]);
   return [
     place,
     (selector, at = 0) => {
       wanted.current = { selector, at };
+      // It may be drawn already, and what had the focus gone with it.
+      window.setTimeout(() => {
+        if (document.activeElement === document.body) go();
+      });
     },
   ];
 }

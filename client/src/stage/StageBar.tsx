@@ -1,7 +1,8 @@
-import { Button, Dropdown, Segmented, Select, Tooltip } from 'antd';
+import { Button, Segmented, Select, Tooltip } from 'antd';
 import type { State } from '../api/client';
 import { useEditing } from '../site/editingContext';
 import { STATE_NAMES } from '../ledger/cells';
+import { MenuButton } from '../ui/MenuButton';
 import { PREFERENCES, SPECIMEN, STATES, useStageView, viewportOf, VISIONS, WIDTHS, type Preference, type Vision } from './view';
 import './StageBar.css';
 
@@ -76,8 +77,9 @@ function ShowAs() {
     view.vision !== 'full' && VISION_NAMES[view.vision],
   ].filter(Boolean);
   return (
-    <Dropdown
-      trigger={['click']}
+    <MenuButton
+      className="show-as"
+      title={active.join(' · ')}
       menu={{
         selectable: true,
         multiple: true,
@@ -99,10 +101,8 @@ function ShowAs() {
         ],
       }}
     >
-      <Button className="show-as" title={active.join(' · ')}>
-        {active.length === 0 ? 'Show as' : `Show as: ${active.join(' · ')}`}
-      </Button>
-    </Dropdown>
+      {active.length === 0 ? 'Show as' : `Show as: ${active.join(' · ')}`}
+    </MenuButton>
   );
 }
 

@@ -1,8 +1,9 @@
-import { Button, Dropdown, Tooltip } from 'antd';
+import { Button, Tooltip } from 'antd';
 import { useState, type ReactNode } from 'react';
 import type { Schemas, ThingView } from '../api/client';
 import { namesIn } from '../site/catalogue';
 import { useActions, useEditing } from '../site/editingContext';
+import { MenuButton } from '../ui/MenuButton';
 import { Problem } from '../ui/Problem';
 import { Shortened } from '../ui/Shortened';
 import { usesText } from '../ui/words';
@@ -101,18 +102,19 @@ export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children
               Remove
             </Button>
           ) : (
-            <Dropdown
-              trigger={['click']}
-              disabled={stays !== null}
-              menu={{
-                items: others.filter((o) => o.id !== id).map((o) => ({ key: o.id, label: `${o.name} takes its place` })),
-                onClick: ({ key }) => void remove(key),
-              }}
-            >
-              <Button size="small" disabled={stays !== null} aria-label={`Remove ${name}: choose what takes its place`}>
+            <span>
+              <MenuButton
+                size="small"
+                disabled={stays !== null}
+                aria-label={`Remove ${name}: choose what takes its place`}
+                menu={{
+                  items: others.filter((o) => o.id !== id).map((o) => ({ key: o.id, label: `${o.name} takes its place` })),
+                  onClick: ({ key }) => void remove(key),
+                }}
+              >
                 Remove…
-              </Button>
-            </Dropdown>
+              </MenuButton>
+            </span>
           )}
         </Tooltip>
       </div>
@@ -121,8 +123,9 @@ export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children
   );
 }
 
-/** A name for a copy that is not taken, however often one is made. */
-function freeName(name: string, others: readonly ThingView[]): string {
+/** A name for a copy that is not taken, however often one is made, of a copy too. */
+function freeName(of: string, others: readonly ThingView[]): string {
+  const name = of.replace(/ copy( \d+)?$/, '');
   for (let n = 1; ; n++) {
     const free = n === 1 ? `${name} copy` : `${name} copy ${n}`;
     if (!others.some((o) => o.name.toLowerCase() === free.toLowerCase())) return free;

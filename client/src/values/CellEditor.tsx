@@ -90,9 +90,19 @@ export function CellEditor({ name, opening, names, isWords, typed, edit, onClose
     }
   };
 
+  // Before the list hears of it, which would take what only happens to be called like it.
+  const onTab = (event: KeyboardEvent<HTMLDivElement>) => {
+    if (event.key !== 'Tab') return;
+    event.stopPropagation();
+    const next = nextInGrid(event.target as HTMLElement, event.shiftKey);
+    if (!next) return;
+    event.preventDefault();
+    next.focus();
+  };
+
   const wrong = typed.problem ?? (wanted === '' || isUnfinished ? null : typed.refused);
   return (
-    <div className="cell-editor">
+    <div className="cell-editor" onKeyDownCapture={onTab}>
       <AutoComplete
         value={typed.text}
         options={options}
@@ -146,4 +156,11 @@ function useUnfinished(text: string): boolean {
     return () => window.clearTimeout(timer);
   }, [text]);
   return finished !== text;
+}
+
+/** The value after, or before, one that is being typed in a table that is one tab stop. */
+function nextInGrid(field: HTMLElement, back: boolean): HTMLElement | null {
+  const grid = field.closest('[role="grid"]');
+  const all = [...(grid?.querySelectorAll<HTMLElement>('td button.cell, td input') ?? [])];
+  return (grid && all[all.indexOf(field) + (back ? -1 : 1)]) ?? null;
 }

@@ -1,6 +1,7 @@
 import { Input, Modal } from 'antd';
 import { useId, useState } from 'react';
 import { Problem } from '../../ui/Problem';
+import { useReturnFocus } from '../../ui/useReturnFocus';
 
 interface Props {
   title: string;
@@ -17,6 +18,7 @@ interface Props {
 
 /** Asks for the name of a site, until there is nothing wrong with it. */
 export function NameDialog({ title, act, start, wrong, onName, onClose }: Props) {
+  useReturnFocus();
   const [name, setName] = useState(start);
   const [problem, setProblem] = useState<string | null>(wrong ?? null);
   const [saving, setSaving] = useState(false);

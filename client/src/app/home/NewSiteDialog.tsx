@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { answered, api, type ProblemDetails, type Schemas } from '../../api/client';
 import { useFonts } from '../../ui/fonts';
 import { Problem } from '../../ui/Problem';
+import { useReturnFocus } from '../../ui/useReturnFocus';
 import './NewSiteDialog.css';
 
 type Wishes = Schemas['NewSiteWishes'];
@@ -15,6 +16,7 @@ const OPEN: Wishes = { name: '', color: null, heading: null, text: null, base: n
 /** A new site from a colour, two families and a base size; all but the name can be left open. */
 export function NewSiteDialog({ onClose }: { onClose: () => void }) {
   const families = useQuery({ queryKey: ['families'], queryFn: () => answered(api.GET('/api/families')), staleTime: Infinity });
+  useReturnFocus();
   const navigate = useNavigate();
   const [wishes, setWishes] = useState(OPEN);
   const [problems, setProblems] = useState<{ path: string; message: string }[]>([]);

@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
-import { Button, Dropdown, Input, Segmented, Select, Skeleton } from 'antd';
+import { Button, Input, Segmented, Select, Skeleton } from 'antd';
 import { useState } from 'react';
 import { answered, api, type Edit, type Schemas, type ThingView } from '../../api/client';
 import { thingOf } from '../../site/catalogue';
 import { useActions, useEditing } from '../../site/editingContext';
 import { useTrial } from '../../site/useTrial';
+import { MenuButton } from '../../ui/MenuButton';
 import { QueryError } from '../../ui/QueryError';
 import { useFonts } from '../../ui/fonts';
 import './FamiliesPanel.css';
@@ -149,9 +150,12 @@ function UseFamily({ bundled, families }: { bundled: Bundled; families: readonly
     values: { letters },
     in: null,
   });
+  // Led to by key, it ends what was tried before it.
+  const oneMore = { key: '', label: 'As one more family', onFocus: cancelTrial };
   return (
-    <Dropdown
-      trigger={['click']}
+    <MenuButton
+      size="small"
+      aria-label={`Use ${bundled.name}`}
       onOpenChange={(open) => {
         if (!open) cancelTrial();
       }}
@@ -165,7 +169,7 @@ function UseFamily({ bundled, families }: { bundled: Bundled; families: readonly
             onFocus: () => attempt(inPlaceOf(family)),
           })),
           { type: 'divider' as const },
-          { key: '', label: 'As one more family' },
+          oneMore,
         ],
         onClick: ({ key }) => {
           const family = families.find((f) => f.id === key);
@@ -173,9 +177,7 @@ function UseFamily({ bundled, families }: { bundled: Bundled; families: readonly
         },
       }}
     >
-      <Button size="small" aria-label={`Use ${bundled.name}`}>
-        Use…
-      </Button>
-    </Dropdown>
+      Use…
+    </MenuButton>
   );
 }
