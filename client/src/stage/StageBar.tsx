@@ -22,7 +22,7 @@ export function StageBar({ page }: { page: string }) {
   const here = viewportOf(view.width);
   const shown = here && !WIDTHS.includes(here) ? [...WIDTHS, here].sort((a, b) => a.width - b.width) : WIDTHS;
   return (
-    <div className="bar stage-bar" role="toolbar" aria-label="Stage">
+    <div className="bar stage-bar" role="group" aria-label="What the stage shows">
       <Select
         aria-label="Page on stage"
         value={page}

@@ -1,5 +1,5 @@
 import { Button, Dropdown, type ButtonProps, type MenuProps } from 'antd';
-import { useRef, useState } from 'react';
+import { useRef, useState, type KeyboardEvent } from 'react';
 
 interface Props extends Omit<ButtonProps, 'onClick' | 'onKeyDown'> {
   menu: MenuProps;
@@ -26,7 +26,7 @@ export function MenuButton({ menu, onOpenChange, disabled = false, ...button }: 
         onOpenChange={change}
         trigger={['click']}
         disabled={disabled}
-        menu={menu}
+        menu={{ ...menu, onKeyDown: takeWithSpace }}
         // The menu was opened to choose from it.
         autoFocus // eslint-disable-line jsx-a11y/no-autofocus
       >
@@ -45,3 +45,11 @@ export function MenuButton({ menu, onOpenChange, disabled = false, ...button }: 
     </span>
   );
 }
+
+/** Space takes an item as Enter does. */
+const takeWithSpace = (event: KeyboardEvent<HTMLElement>) => {
+  const item = (event.target as Element).closest<HTMLElement>('[role^="menuitem"]');
+  if (event.key !== ' ' || !item) return;
+  event.preventDefault();
+  item.click();
+};

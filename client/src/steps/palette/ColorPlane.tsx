@@ -10,12 +10,16 @@ const WIDEST = 0.33;
 
 const NONE: readonly number[] = [];
 
-/** Lightness and chroma for one key press. */
+/** Lightness and chroma for one key press; those at the ends lead as far as there is colour. */
 const MOVES: Record<string, [number, number]> = {
   ArrowUp: [0.01, 0],
   ArrowDown: [-0.01, 0],
+  PageUp: [0.1, 0],
+  PageDown: [-0.1, 0],
   ArrowRight: [0, 0.005],
   ArrowLeft: [0, -0.005],
+  Home: [0, -1],
+  End: [0, 1],
 };
 
 interface Props {
