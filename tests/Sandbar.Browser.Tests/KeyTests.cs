@@ -158,6 +158,7 @@ public sealed class KeyTests : IAsyncLifetime
         UntilText("Pages, fonts and pictures (zip)");
         Browser.Press(Keys.Space);
         Browser.Until(() => Directory.GetFiles(folder, "*.zip").Length == 1, "the pages");
+        UntilText("Release");
 
         // A press on the stage closes what is open.
         Focus("button.release");

@@ -26,6 +26,8 @@ export function MenuButton({ menu, onOpenChange, disabled = false, ...button }: 
         onOpenChange={change}
         trigger={['click']}
         disabled={disabled}
+        // Opened again, it begins with its first item again.
+        destroyOnHidden
         menu={{ ...menu, onKeyDown: takeWithSpace }}
         // The menu was opened to choose from it.
         autoFocus // eslint-disable-line jsx-a11y/no-autofocus

@@ -5,12 +5,15 @@ import './HueSlider.css';
 
 /** The hue alone. What assistive technology sets comes without a press or a key, and is made at once. */
 export function HueSlider({ at, held }: { at: Position; held: Held<Position> }) {
-  const hand = useRef<'down' | null>(null);
+  const hand = useRef<'pointer' | 'key' | null>(null);
   const abandoned = useRef(false);
   const letGo = () => {
     hand.current = null;
-    abandoned.current = false;
     held.finish();
+    // The browser tells of a change once more when the pointer is let go.
+    window.setTimeout(() => {
+      abandoned.current = false;
+    });
   };
   useEscape(hand, () => {
     abandoned.current = true;
@@ -28,11 +31,11 @@ export function HueSlider({ at, held }: { at: Position; held: Held<Position> }) 
       onFocus={held.begin}
       onPointerDown={(event) => {
         if (event.button !== 0) return;
-        hand.current = 'down';
+        hand.current = 'pointer';
         held.begin();
       }}
       onKeyDown={(event) => {
-        if (/^(Arrow|Page|Home|End)/.test(event.key)) hand.current = 'down';
+        if (/^(Arrow|Page|Home|End)/.test(event.key)) hand.current = 'key';
       }}
       onChange={(event) => {
         if (abandoned.current) return;
@@ -40,7 +43,9 @@ export function HueSlider({ at, held }: { at: Position; held: Held<Position> }) 
         if (hand.current === null) held.finish();
       }}
       onPointerUp={letGo}
-      onKeyUp={letGo}
+      onKeyUp={() => {
+        if (hand.current === 'key') letGo();
+      }}
       onBlur={letGo}
     />
   );
