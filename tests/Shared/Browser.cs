@@ -18,6 +18,7 @@ public sealed class Browser : IDisposable
             "--force-color-profile=srgb", "--font-render-hinting=none", "--disable-lcd-text", "--no-first-run", "--no-default-browser-check",
             "--disable-background-networking", "--disable-component-update", "--disable-sync", "--disable-extensions", "--window-size=1280,800",
             "--blink-settings=primaryHoverType=2,availableHoverTypes=2,primaryPointerType=4,availablePointerTypes=4");
+        options.SetLoggingPreference(LogType.Browser, LogLevel.Severe);
         Driver = new(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options);
         Resize(1280, 800);
     }
@@ -90,6 +91,10 @@ public sealed class Browser : IDisposable
         ["buttons"] = what == "mouseReleased" ? 0 : 1,
         ["clickCount"] = 1,
     });
+
+    /// <summary>What went wrong in the page's own scripts since this was asked last; what the network did is not among it.</summary>
+    public IReadOnlyList<string> Errors() => [.. Driver.Manage().Logs.GetLog(LogType.Browser).Select(l => l.Message)
+        .Where(m => !m.Contains("Failed to load resource", StringComparison.Ordinal) && !m.Contains("WebSocket", StringComparison.Ordinal) && !m.Contains("net::ERR", StringComparison.Ordinal))];
 
     public void Press(string keys) => new Actions(Driver).SendKeys(keys).Perform();
 

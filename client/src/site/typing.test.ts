@@ -132,3 +132,18 @@ test('a place that is not left is not stored, and what is typed on while it is o
   typing.store('a');
   expect(sent.map(said)).toEqual(['x', 'xy']);
 });
+
+test('what is given up while something typed before is on its way gives that back, with what becomes of it', async () => {
+  let go: (failed: RequestFailed | null) => void = () => undefined;
+  answer = () => new Promise((resolve) => (go = resolve));
+  const typing = fresh();
+  const type = (text: string) => typing.type('a', { edit: css(text), name: 'Overrides' });
+  type('x');
+  typing.store('a');
+  type('xy');
+  typing.takeStored('a');
+  expect(said(places.a)).toBe('x');
+  go(new RequestFailed({ detail: 'Meanwhile.' }, 409));
+  await vi.advanceTimersByTimeAsync(0);
+  expect(places.a).toMatchObject({ edit: css('x'), wrong: { kind: 'clash' } });
+});

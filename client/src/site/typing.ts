@@ -60,7 +60,7 @@ interface Surroundings {
 export function createTyping({ key, version, onChange, send }: Surroundings) {
   let places: TypedPlaces = read(key);
   const timers = new Map<string, number>();
-  const onTheWay = new Set<string>();
+  const onTheWay = new Map<string, Typed>();
   let keeping = 0;
   let isOpen = false;
 
@@ -97,7 +97,7 @@ export function createTyping({ key, version, onChange, send }: Surroundings) {
     const typed = before.left ? before : { ...before, left: true };
     if (typed !== before) change(place, typed);
     if (onTheWay.has(place) || typed.wrong?.kind === 'clash') return;
-    onTheWay.add(place);
+    onTheWay.set(place, typed);
     const failed = await send(typed, place);
     onTheWay.delete(place);
     const now = places[place];
@@ -152,8 +152,11 @@ export function createTyping({ key, version, onChange, send }: Surroundings) {
       change(place, { ...typed, madeOn: version(), wrong: null });
       void store(place);
     },
-    /** What is stored stands. */
-    takeStored: (place: string) => change(place, null),
+    /** What is stored stands, or what is on its way there: what was typed after that is given up. */
+    takeStored: (place: string) => {
+      const sent = onTheWay.get(place);
+      change(place, sent && sent !== places[place] ? sent : null);
+    },
   };
 }
 
