@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { answered, api, type LookView } from '../api/client';
+import { useChangeAddress } from '../site/address';
 import { useArrival } from '../site/arrival';
 import { partOf } from '../site/catalogue';
 import { useEditing } from '../site/editingContext';
@@ -27,7 +27,7 @@ interface Size {
 export function Stage() {
   const pages = useEditing((e) => e.site.pages);
   const [view] = useStageView();
-  const [, setParams] = useSearchParams();
+  const changeAddress = useChangeAddress();
   const page = view.page === SPECIMEN.id ? SPECIMEN : (pages.find((p) => p.id === view.page) ?? pages[0]);
   const room = useArrival<HTMLDivElement>('stage');
   const [size, setSize] = useState<Size>({ width: 0, height: 0 });
@@ -47,17 +47,14 @@ export function Stage() {
   const onSelect = useCallback(
     (look: LookView, block: string | null) => {
       setWalked(`${partOf(catalogue, look.part)?.name ?? ''} · ${look.name}`);
-      setParams(
-        (before) => {
-          const next = writeView(before, { selected: block });
-          next.set('part', look.part);
-          next.set('look', look.id);
-          return next;
-        },
-        { replace: true },
-      );
+      changeAddress((before) => {
+        const next = writeView(before, { selected: block });
+        next.set('part', look.part);
+        next.set('look', look.id);
+        return next;
+      });
     },
-    [setParams, catalogue],
+    [changeAddress, catalogue],
   );
 
   const one = viewportOf(view.width) ?? (WIDTHS[2] as Viewport);

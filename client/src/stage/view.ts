@@ -1,5 +1,6 @@
 import { useSearchParams } from 'react-router';
 import type { State } from '../api/client';
+import { useChangeAddress } from '../site/address';
 
 export interface Viewport {
   width: number;
@@ -100,6 +101,7 @@ export function writeView(before: URLSearchParams, change: Partial<StageView>): 
 }
 
 export function useStageView(): [StageView, (change: Partial<StageView>) => void] {
-  const [params, setParams] = useSearchParams();
-  return [readView(params), (change) => setParams((before) => writeView(before, change), { replace: true })];
+  const [params] = useSearchParams();
+  const changeAddress = useChangeAddress();
+  return [readView(params), (change) => changeAddress((before) => writeView(before, change))];
 }

@@ -1,8 +1,8 @@
 import { Select } from 'antd';
 import { useEffect } from 'react';
-import { useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../site/editingContext';
+import { useChangeAddress } from '../../site/address';
 import { ALL_WIDTHS } from '../../ledger/cells';
 import { Ledger } from '../../ledger/Ledger';
 import { partOf } from '../../site/catalogue';
@@ -42,10 +42,10 @@ function FramePart({ block }: { block: Schemas['BlockView'] }) {
   const pages = useEditing((e) => e.site.pages.length);
   const part = useEditing((e) => partOf(e.catalogue, block.part));
   const look = useEditing((e) => e.site.looks.find((l) => l.id === block.look));
-  const [, setParams] = useSearchParams();
+  const changeAddress = useChangeAddress();
   useEffect(() => {
-    setParams((before) => writeView(before, { reveal: block.id }), { replace: true });
-  }, [block.id, setParams]);
+    changeAddress((before) => writeView(before, { reveal: block.id }));
+  }, [block.id, changeAddress]);
   return (
     <>
       <div className="subhead">

@@ -6,7 +6,7 @@ import { looksOf } from '../../site/catalogue';
 import { useEditing } from '../../site/editingContext';
 import { ALL_WIDTHS, WIDTH_CHOICES } from '../../ledger/cells';
 import { Ledger } from '../../ledger/Ledger';
-import { useSetAddress } from '../../site/address';
+import { useChangeAddress, useSetAddress } from '../../site/address';
 import { readView, widthWithin, writeView } from '../../stage/view';
 import './PartsStep.css';
 
@@ -14,20 +14,18 @@ import './PartsStep.css';
 export default function PartsStep() {
   const parts = useEditing((e) => e.catalogue.parts);
   const site = useEditing((e) => e.site);
-  const [params, setParams] = useSearchParams();
+  const [params] = useSearchParams();
+  const changeAddress = useChangeAddress();
   const choose = useSetAddress();
   const onArrived = useCallback(() => choose({ setting: '' }), [choose]);
   // Values of one interval are set looking at a stage within it.
   const chooseWidths = (at: string) => {
     const { widths } = WIDTH_CHOICES.find((c) => c.value === at) ?? { widths: ALL_WIDTHS };
-    setParams(
-      (before) => {
-        const next = writeView(before, { width: widthWithin(widths.from, widths.below, readView(before).width) });
-        next.set('at', at);
-        return next;
-      },
-      { replace: true },
-    );
+    changeAddress((before) => {
+      const next = writeView(before, { width: widthWithin(widths.from, widths.below, readView(before).width) });
+      next.set('at', at);
+      return next;
+    });
   };
   const part = parts.find((p) => p.id === params.get('part')) ?? richest(parts);
   const looks = looksOf(site, part?.id ?? '');
