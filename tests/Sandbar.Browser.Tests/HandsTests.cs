@@ -22,8 +22,8 @@ public sealed class HandsTests : IAsyncLifetime
     private readonly List<string> done = [];
     private readonly Random random = new(Environment.TickCount);
 
-    /// <summary>What was typed and is meant, since it was last looked for.</summary>
-    private readonly List<string> typed = [];
+    /// <summary>What was typed and is meant since it was last looked for, by the place it was typed into: one hand may replace what it has just typed.</summary>
+    private readonly Dictionary<string, string> typed = [];
 
     /// <summary>What was typed and given up.</summary>
     private readonly List<string> abandoned = [];
@@ -102,18 +102,20 @@ public sealed class HandsTests : IAsyncLifetime
     {
         Step(window, "Frame", "Menus");
         var cells = window.Run<long>("return document.querySelectorAll('button.cell[aria-label^=\"Label of\"]').length");
-        window.Run<object?>($"document.querySelectorAll('button.cell[aria-label^=\"Label of\"]')[{random.Next((int)cells)}].focus()");
-        TypeAndLeave(window, Word());
+        var cell = random.Next((int)cells);
+        window.Run<object?>($"document.querySelectorAll('button.cell[aria-label^=\"Label of\"]')[{cell}].focus()");
+        TypeAndLeave(window, $"item {cell}", Word());
     }
 
     private void Value(Sandbar.Tests.Browser window)
     {
         Step(window, "Parts");
-        Focus(window, random.Next(2) == 0 ? Offset : "[role=grid] tr[data-setting$='padding'] td:nth-child(2) button");
-        TypeAndLeave(window, $"{++words / 16m}px");
+        var place = random.Next(2) == 0 ? Offset : "[role=grid] tr[data-setting$='padding'] td:nth-child(2) button";
+        Focus(window, place);
+        TypeAndLeave(window, place, $"{++words / 16m}px");
     }
 
-    private void TypeAndLeave(Sandbar.Tests.Browser window, string text)
+    private void TypeAndLeave(Sandbar.Tests.Browser window, string place, string text)
     {
         window.Press(text);
         switch (random.Next(4))
@@ -123,7 +125,7 @@ public sealed class HandsTests : IAsyncLifetime
             case 2: Focus(window, ".stage-room"); break;
             default: Focus(window, ".step"); break;
         }
-        Typed(text);
+        Typed(window, place, text);
     }
 
     private void Css(Sandbar.Tests.Browser window)
@@ -135,7 +137,7 @@ public sealed class HandsTests : IAsyncLifetime
         window.PressWithControl(window == second ? Keys.End : Keys.Home);
         window.Press($"/*{text}*/");
         if (random.Next(2) == 0) Focus(window, ".stage-room");
-        Typed(text);
+        Typed(window, text, text);
     }
 
     private void GiveUp(Sandbar.Tests.Browser window)
@@ -210,9 +212,9 @@ public sealed class HandsTests : IAsyncLifetime
 
     private static string State(Sandbar.Tests.Browser window) => window.Run<string>("return document.querySelector('.save-state')?.textContent ?? ''");
 
-    private void Typed(string text)
+    private void Typed(Sandbar.Tests.Browser window, string place, string text)
     {
-        typed.Add(text);
+        typed[$"{(window == second ? "second" : "first")} {place}"] = text;
         done.Add($"  typed: {text}");
     }
 
@@ -229,7 +231,7 @@ public sealed class HandsTests : IAsyncLifetime
         var past = JsonNode.Parse(await workplace.Server.Client.GetStringAsync("/api/sites/pellwyn/past", TestContext.Current.CancellationToken))!["items"]!.AsArray();
         var stored = string.Join('\n', past.Select(i => i!["label"]!.GetValue<string>())) + '\n' + site["site"]!["overrides"]!["css"]!.GetValue<string>();
         var waiting = string.Join('\n', windows.Select(w => w.Run<string?>("return sessionStorage.getItem('sandbar-window-typed-pellwyn')")));
-        foreach (var text in typed) Assert.True(Holds(stored, text) || Holds(waiting, text), $"“{text}” is lost. Stored:\n{stored}\nWaiting: {waiting}");
+        foreach (var text in typed.Values) Assert.True(Holds(stored, text) || Holds(waiting, text), $"“{text}” is lost. Stored:\n{stored}\nWaiting: {waiting}");
         foreach (var text in abandoned) Assert.False(Holds(stored, text), $"“{text}” was given up, and is stored.");
         typed.Clear();
 

@@ -132,7 +132,8 @@ export function createTyping({ key, version, onChange, send }: Surroundings) {
       change(place, {
         edit,
         name,
-        gesture: gesture ?? before?.gesture ?? newGesture(),
+        // What was left is an edit of its own, though it may be on its way still.
+        gesture: gesture ?? (before && !before.left ? before.gesture : newGesture()),
         madeOn: before?.madeOn ?? version(),
         at: location.pathname + location.search,
         left: false,
