@@ -16,6 +16,9 @@ import { SitePage } from './app/SitePage';
 import { theme } from './app/theme';
 import { claimWindow } from './site/window';
 
+/** Menus, lists and tips open in a landmark of their own, where screen readers find them. */
+const overlays = () => document.getElementById('overlays') ?? document.body;
+
 const router = createBrowserRouter([
   { path: '/', element: <HomePage /> },
   { path: '/sites/:site/:step?', element: <SitePage /> },
@@ -30,7 +33,7 @@ const queries = new QueryClient({
 void claimWindow().then(() =>
   createRoot(document.getElementById('root') as HTMLElement).render(
     <StrictMode>
-      <ConfigProvider theme={theme} wave={{ disabled: true }} componentSize="medium">
+      <ConfigProvider theme={theme} wave={{ disabled: true }} componentSize="medium" getPopupContainer={overlays}>
         <AntApp component={false}>
           <QueryClientProvider client={queries}>
             <RouterProvider router={router} />

@@ -32,6 +32,39 @@ public sealed class HomeTests : IAsyncLifetime
         Browser.Until(() => Sites().Contains("Pellwyn Seed Library"), "the site to come back");
     }
 
+    /// <summary>Each site shows its first page, live, its colours, and when it was edited last; what was deleted is listed, and comes back at any time.</summary>
+    [Fact]
+    public async Task Sites_are_known_at_sight()
+    {
+        await workplace.Server.EditAsync(0, LocalServer.SetColor("#336699")).OkAsync();
+        Browser.Open(workplace.At("/"));
+        Browser.Until(() => Browser.Run<string>("const f = document.querySelector('iframe[title=\"First page of Pellwyn Seed Library\"]'); return f?.contentDocument?.querySelector('.button-filled') ? f.contentWindow.getComputedStyle(f.contentDocument.querySelector('.button-filled')).backgroundColor : ''") == "rgb(51, 102, 153)", "the page as it is now");
+        Assert.Equal(7, Browser.Run<long>("return [...document.querySelectorAll('.site-list li')].find(l => l.textContent.includes('Pellwyn Seed Library')).querySelectorAll('.front-colors span').length"));
+        var edited = Browser.Run<string>("return [...document.querySelectorAll('.site-list li')].find(l => l.textContent.includes('Pellwyn Seed Library')).querySelector('time').dateTime");
+        Assert.InRange(DateTimeOffset.Parse(edited, System.Globalization.CultureInfo.InvariantCulture), DateTimeOffset.UtcNow.AddMinutes(-5), DateTimeOffset.UtcNow);
+
+        Browser.Named("button", "Delete Pellwyn Seed Library").Click();
+        Browser.Until(() => !Sites().Contains("Pellwyn Seed Library"), "the site to go");
+        Browser.Open(workplace.At("/"));
+        Browser.Named("summary", "1 deleted site").Click();
+        Browser.Named("button", "Bring Pellwyn Seed Library back").Click();
+        Browser.Until(() => Sites().Contains("Pellwyn Seed Library"), "the site to come back");
+    }
+
+    /// <summary>A site file of a site that is there already asks for another name.</summary>
+    [Fact]
+    public async Task A_site_file_whose_name_is_taken_asks_for_another()
+    {
+        var file = Path.Combine(Directory.CreateTempSubdirectory("sandbar-file-").FullName, "pellwyn.zip");
+        await File.WriteAllBytesAsync(file, await workplace.Server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/site-file.zip", TestContext.Current.CancellationToken), TestContext.Current.CancellationToken);
+        Browser.Open(workplace.At("/"));
+        Browser.Element("input[type=file]").SendKeys(file);
+        Browser.Until(() => Browser.Run<string>("return document.querySelector('.ant-modal .problem')?.textContent ?? ''").Contains("taken", StringComparison.Ordinal), "the question");
+        Name("Spring" + Keys.Enter);
+        Browser.Named("a", "Spring");
+        File.Delete(file);
+    }
+
     [Fact]
     public async Task A_state_is_named_left_and_gone_back_to()
     {

@@ -25,6 +25,63 @@ public sealed class ViewTests(Workplace workplace) : IClassFixture<Workplace>
         Assert.Empty(Styles.Violations(workplace.Browser));
     }
 
+    /// <summary>What opens over a view: where, and what is clicked one after the other to have it open.</summary>
+    public static readonly TheoryData<string, string> Opened = new()
+    {
+        { "/sites/pellwyn/palette", "button.release" },
+        { "/sites/pellwyn/palette", "button.show-as" },
+        { "/sites/pellwyn/palette", ".top-bar .bar-button" },
+        { "/sites/pellwyn/palette", ".top-bar .bar-button:has(kbd)" },
+        { "/sites/pellwyn/palette?view=schemes", ".role-choice" },
+        { "/sites/pellwyn/parts?part=button", ".part-choice" },
+        { "/sites/pellwyn/parts?part=button", "[aria-label^='Background in Rest']" },
+        { "/sites/pellwyn/parts?part=button", ".folded .fold-button" },
+        { "/sites/pellwyn/type?view=families", ".family-rows button" },
+        { "/sites/pellwyn/edges?view=radii", ".acts > span button" },
+        { "/sites/pellwyn/frame", ".value-choice" },
+        { "/", ".home-head .ant-btn-primary" },
+        { "/", ".site-acts button[aria-label^='Rename']" },
+    };
+
+    [Theory]
+    [MemberData(nameof(Opened))]
+    public void Axe_finds_nothing_with_what_opens(string view, string button)
+    {
+        Show(view);
+        var before = Count();
+        workplace.Browser.Element(button).Click();
+        workplace.Browser.Until(() => Count() != before, $"{button} to open something");
+        Assert.Empty(Styles.Violations(workplace.Browser));
+
+        long Count() => workplace.Browser.Run<long>("return document.querySelectorAll('*').length");
+    }
+
+    /// <summary>Every state open, at the narrowest window: Rest stays in sight beside its property, columns stay wide enough to read, and the head stays.</summary>
+    [Fact]
+    public void The_ledger_keeps_its_columns()
+    {
+        workplace.Browser.Resize(1024, 700);
+        try
+        {
+            Show("/sites/pellwyn/parts?part=button");
+            while (workplace.Browser.Driver.FindElements(OpenQA.Selenium.By.CssSelector(".folded .fold-button")) is [var fold, ..]) workplace.Browser.Run<object?>("arguments[0].click()", fold);
+            Assert.Equal("", workplace.Browser.Run<string>("""
+                const room = document.querySelector('.ledger-room');
+                room.scrollLeft = 1000;
+                room.scrollTop = 60;
+                const box = e => e.getBoundingClientRect();
+                const cells = [...document.querySelectorAll('[role=grid] tr:nth-child(2) > *')].map(box);
+                const head = box(document.querySelector('[role=grid] thead th:nth-child(2)'));
+                return [cells[0].left !== box(room).left && 'the property went', Math.abs(cells[1].left - cells[0].right) > 1 && 'Rest went',
+                    cells.some(c => c.width < 110) && 'a column is too narrow', head.top !== box(room).top && 'the head went'].filter(Boolean).join();
+                """));
+        }
+        finally
+        {
+            workplace.Browser.Resize(1280, 800);
+        }
+    }
+
     [Theory]
     [InlineData(1280)]
     [InlineData(1024)]
