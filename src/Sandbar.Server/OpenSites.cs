@@ -271,7 +271,7 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
                 : Rendered(stored.Site) is null ? await BackToGoodAsync(stored, cancel)
                 : TakeLooks.For(stored.Site) is { } take ? (take, take.Apply(stored.Site).Site!)
                 : (null, stored.Site);
-            var head = new Head(stored, StyleSheetRenderer.Render(taken));
+            var head = new Head(stored, Rendered(taken) ?? throw new InvalidDataException($"The last state of {slug} that can be read cannot be shown."));
             if (edit is null) return head;
             var source = new EditSource(stored.Version, Window: "", OpenedAt: stored.Version, Gesture: $"taken-{stored.Version + 1}");
             try

@@ -267,6 +267,7 @@ public sealed class Parser
         at++;
         SkipWhitespace();
         var isCustom = IsCustom(name);
+        if (!isCustom && IsBraceAhead()) return null;
         var mark = values.Count;
         while (Current.Kind is not (TokenKind.End or TokenKind.Semicolon or TokenKind.CloseCurly))
         {
@@ -284,6 +285,17 @@ public sealed class Parser
         var value = TakeValues(mark);
         if (value.IsEmpty && !isCustom) Error(name.Start, end, $"{name.Text} has no value.");
         return new(name.Text, value, important, name.Start, TrimmedEnd(name.Start, end));
+    }
+
+    /// <summary>Whether a brace opens before anything ends the value or brackets nest in it: it is no declaration then, and nothing need be made of it to know.</summary>
+    private bool IsBraceAhead()
+    {
+        foreach (ref readonly var token in CollectionsMarshal.AsSpan(tokens)[at..])
+        {
+            if (token.Kind == TokenKind.OpenCurly) return true;
+            if (token.Kind is TokenKind.End or TokenKind.Semicolon or TokenKind.CloseCurly or TokenKind.Function or TokenKind.OpenParen or TokenKind.OpenSquare) return false;
+        }
+        return false;
     }
 
     private int TrimmedEnd(int start, int end)
