@@ -160,6 +160,13 @@ public sealed class HandsTests : IAsyncLifetime
     {
         Focus(window, ".stage-room");
         window.PressWithControl(random.Next(3) == 0 ? "y" : "z");
+        Settled(window);
+        // Somebody else has changed the same since: it is asked whether to go ahead.
+        if (window.Driver.FindElements(By.CssSelector(".ant-modal-confirm")).Count == 0) return;
+        window.Press(random.Next(2) == 0 ? Keys.Escape : Keys.Enter);
+        window.Until(() => window.Driver.FindElements(By.CssSelector(".ant-modal-confirm")).Count == 0, "the question to be answered");
+        Settled(window);
+        window.Until(() => window.Run<bool>("return document.activeElement !== document.body"), "the focus to come back");
     }
 
     private void Drag(Sandbar.Tests.Browser window)
