@@ -90,7 +90,7 @@ public sealed class HandsTests : IAsyncLifetime
             var action = actions[random.Next(actions.Length)];
             done.Add($"{(window == second ? "second" : "first")}: {action.Method.Name}");
             action(window);
-            Assert.Equal("", string.Join("\n", window.Errors()));
+            if (window.Errors() is [_, ..] errors) throw new InvalidOperationException(string.Join("\n", errors));
             if (action != Reload && action != Css) Assert.True(window.Run<bool>("return document.activeElement !== document.body"), $"The focus is nowhere after {done[^1]}.");
         }
     }
