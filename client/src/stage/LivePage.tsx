@@ -58,13 +58,15 @@ export function LivePage({ page, name, viewport, height, scale, leads, onSelect 
       }
       const shown = before ?? sheet;
       loaded.sheets.show(shown);
-      void loaded.content.show(shown.pages[page], `/stage/${slug}/${page}${before ? `?before=${before.since}` : ''}`).then(() => {
-        if (!before && store.getState().sheet === sheet) frameShows(frame, loaded.document, String(sheet.version));
+      void loaded.content.show(shown.pages[page], `/stage/${slug}/${page}${before ? `?before=${before.since}` : ''}`).then((stands) => {
+        if (stands && !before && store.getState().sheet === sheet) frameShows(frame, loaded.document, String(sheet.version));
       });
     };
     follow(store.getState());
     const unsubscribe = store.subscribe((now, before) => {
-      if (now.sheet === before.sheet && now.trial === before.trial && now.before === before.before) return;
+      // What could not be had without a connection is asked for when it is back.
+      const isBack = now.connected && !before.connected;
+      if (now.sheet === before.sheet && now.trial === before.trial && now.before === before.before && !isBack) return;
       if (leads) follow(now);
       else if (timer === 0)
         timer = window.setTimeout(() => {

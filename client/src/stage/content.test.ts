@@ -83,3 +83,12 @@ test('a tried block stays until the stored page is there, and a page that is gon
   await content.show('m3', '/page');
   expect(text(document, 'one')).toBe('Stored');
 });
+
+test('without a connection what stands here stays, and is asked for again', async () => {
+  vi.stubGlobal('fetch', () => Promise.reject(new TypeError('Failed to fetch')));
+  expect(await content.show('m2', '/page')).toBe(false);
+  expect(text(document, 'one')).toBe('Words');
+  answer(page('Name', 'Fresh'));
+  expect(await content.show('m2', '/page')).toBe(true);
+  expect(text(document, 'one')).toBe('Fresh');
+});

@@ -31,22 +31,29 @@ export class FrameContent {
     this.onChanged();
   }
 
-  /** Shows the page of a mark; fetched where it is not the one that stands here. What was tried stays until it is there. */
-  async show(mark: string | undefined, address: string): Promise<void> {
-    if (mark === undefined) return;
+  /**
+   * Shows the page of a mark; fetched where it is not the one that stands here. What was tried stays until it is there.
+   * @returns whether it stands here now: without a connection it may not
+   */
+  async show(mark: string | undefined, address: string): Promise<boolean> {
+    if (mark === undefined) return true;
     this.wanted = mark;
     if (mark === this.mark) {
       this.clearTrial();
-      return;
+      return true;
     }
-    const response = await fetch(address);
-    if (!response.ok || this.wanted !== mark) return;
-    const page = new DOMParser().parseFromString(await response.text(), 'text/html');
-    if (this.wanted !== mark) return;
+    const html = await fetch(address)
+      .then((response) => (response.ok ? response.text() : ''))
+      .catch(() => null);
+    if (html === null || this.wanted !== mark) return false;
+    // A page that is gone: what stands here stays.
+    if (html === '') return true;
+    const page = new DOMParser().parseFromString(html, 'text/html');
     this.clearTrial();
     this.take(page);
     this.mark = mark;
     this.onChanged();
+    return true;
   }
 
   private clearTrial(): void {
