@@ -15,7 +15,7 @@ interface Props {
 }
 
 /** The narrowest a column can be, px: the words of a value and what it is in px stay legible. */
-const COLUMN = { property: 110, rest: 138, state: 118, folded: 24 };
+const COLUMN = { property: 118, rest: 132, state: 113, folded: 24 };
 
 /** A look as a table: a row per property, a column per state. Rest stays in sight; states without differences are folded. It is one tab stop, with arrow keys within (ARIA grid). */
 export function Ledger({ part, look, widths, setting, onArrived }: Props) {

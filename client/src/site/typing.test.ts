@@ -147,3 +147,22 @@ test('what is given up while something typed before is on its way gives that bac
   await vi.advanceTimersByTimeAsync(0);
   expect(places.a).toMatchObject({ edit: css('x'), wrong: { kind: 'clash' } });
 });
+
+test('what is given up without a connection gives back what was left there before, which is stored later', async () => {
+  answer = () => Promise.resolve(new RequestFailed(undefined, 0));
+  const typing = fresh();
+  const type = (text: string) => typing.type('a', { edit: css(text), name: 'Overrides' });
+  type('x');
+  typing.store('a');
+  await vi.advanceTimersByTimeAsync(0);
+  type('xy');
+  type('xyz');
+  typing.takeStored('a');
+  expect(said(places.a)).toBe('x');
+  await vi.advanceTimersByTimeAsync(0);
+  answer = () => Promise.resolve(null);
+  typing.storeAll();
+  await vi.advanceTimersByTimeAsync(0);
+  expect(sent.at(-1) && said(sent.at(-1))).toBe('x');
+  expect(places).toEqual({});
+});

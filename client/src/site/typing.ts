@@ -27,6 +27,8 @@ export interface Typed {
   left: boolean;
   /** What stands in its way; null where nothing does. */
   wrong: Wrong | null;
+  /** What was left here and is not stored yet either, over which this is typed: it stands again where this is given up. */
+  over: Typed | null;
 }
 
 /** Why typed text is not stored: somebody else wrote in the same place, which waits for a decision; it is refused; or it could not be stored just now and is sent again. */
@@ -60,7 +62,7 @@ interface Surroundings {
 export function createTyping({ key, version, onChange, send }: Surroundings) {
   let places: TypedPlaces = read(key);
   const timers = new Map<string, number>();
-  const onTheWay = new Map<string, Typed>();
+  const onTheWay = new Set<string>();
   let keeping = 0;
   let isOpen = false;
 
@@ -94,10 +96,10 @@ export function createTyping({ key, version, onChange, send }: Surroundings) {
     timers.delete(place);
     const before = places[place];
     if (!before) return;
-    const typed = before.left ? before : { ...before, left: true };
+    const typed = before.left ? before : { ...before, left: true, over: null };
     if (typed !== before) change(place, typed);
     if (onTheWay.has(place) || typed.wrong?.kind === 'clash') return;
-    onTheWay.set(place, typed);
+    onTheWay.add(place);
     const failed = await send(typed, place);
     onTheWay.delete(place);
     const now = places[place];
@@ -105,6 +107,7 @@ export function createTyping({ key, version, onChange, send }: Surroundings) {
     if (failed === null) {
       if (now === typed) change(place, null);
       else if (now.left) await store(place);
+      else change(place, { ...now, over: null });
     } else {
       const kind = failed.status === 409 ? 'clash' : failed.status === 0 || failed.status >= 500 ? 'failed' : 'refused';
       change(place, { ...now, wrong: { kind, said: failed.message } });
@@ -138,6 +141,7 @@ export function createTyping({ key, version, onChange, send }: Surroundings) {
         at: location.pathname + location.search,
         left: false,
         wrong: before?.wrong?.kind === 'refused' ? null : (before?.wrong ?? null),
+        over: rests ? null : before?.left && before.wrong?.kind !== 'refused' ? before : (before?.over ?? null),
       });
       if (rests) later(place, PAUSE);
     },
@@ -153,10 +157,11 @@ export function createTyping({ key, version, onChange, send }: Surroundings) {
       change(place, { ...typed, madeOn: version(), wrong: null });
       void store(place);
     },
-    /** What is stored stands, or what is on its way there: what was typed after that is given up. */
+    /** What is typed just now is given up: what was left there before stands, or else what is stored. */
     takeStored: (place: string) => {
-      const sent = onTheWay.get(place);
-      change(place, sent && sent !== places[place] ? sent : null);
+      const now = places[place];
+      change(place, now && !now.left ? now.over : null);
+      void store(place);
     },
   };
 }
