@@ -143,12 +143,16 @@ export function createTyping({ key, version, onChange, send }: Surroundings) {
         wrong: before?.wrong?.kind === 'refused' ? null : (before?.wrong ?? null),
         over: rests ? null : before?.left && before.wrong?.kind !== 'refused' ? before : (before?.over ?? null),
       });
+      // Whatever waited to be sent again is typed over just now.
+      window.clearTimeout(timers.get(place));
+      timers.delete(place);
       if (rests) later(place, PAUSE);
     },
     store: (place: string) => void store(place),
-    /** Stores whatever can be: what is refused or asked about waits for the designer. */
+    /** Stores whatever is meant as it stands: what is being typed is not yet, and what is refused or asked about waits for the designer. */
     storeAll: () => {
-      for (const [place, { wrong }] of Object.entries(places)) if (wrong === null || wrong.kind === 'failed') void store(place);
+      for (const [place, { left, wrong }] of Object.entries(places))
+        if (left && (wrong === null || wrong.kind === 'failed')) void store(place);
     },
     /** What was typed stands, whatever others wrote in the same place. */
     keepMine: (place: string) => {
