@@ -168,3 +168,17 @@ test('what is given up without a connection gives back what was left there befor
   expect(sent.at(-1) && said(sent.at(-1))).toBe('x');
   expect(places).toEqual({});
 });
+
+test('what is being typed when an answer fails is not sent again by itself', async () => {
+  let go: (failed: RequestFailed | null) => void = () => undefined;
+  answer = () => new Promise((resolve) => (go = resolve));
+  const typing = fresh();
+  const type = (text: string) => typing.type('a', { edit: css(text), name: 'Overrides' });
+  type('x');
+  typing.store('a');
+  type('xy');
+  go(new RequestFailed(undefined, 0));
+  await vi.advanceTimersByTimeAsync(10_000);
+  expect(sent.map(said)).toEqual(['x']);
+  expect(said(places.a)).toBe('xy');
+});

@@ -111,7 +111,8 @@ export function createTyping({ key, version, onChange, send }: Surroundings) {
     } else {
       const kind = failed.status === 409 ? 'clash' : failed.status === 0 || failed.status >= 500 ? 'failed' : 'refused';
       change(place, { ...now, wrong: { kind, said: failed.message } });
-      if (kind === 'failed') later(place, AGAIN);
+      // What has been typed since is not meant yet: it is sent when it is left.
+      if (kind === 'failed' && now.left) later(place, AGAIN);
     }
   };
 

@@ -119,7 +119,7 @@ export function ValueCell({ name, text, inherited, names, edit, note, swatch, no
         type="button"
         ref={button}
         tabIndex={isStop ? 0 : -1}
-        className={`${text === null && !typed.isTyped ? 'cell inherited' : 'cell set'}${typed.isTyped ? ' waits' : ''}${at !== null ? ' draggable' : ''}`}
+        className={`${text === null && !typed.isTyped ? 'cell inherited' : 'cell set'}${at !== null ? ' draggable' : ''}`}
         aria-label={`${name}: ${shown}${note ? ` ${note}` : ''}${notch ? ', differs at some width' : ''}`}
         aria-describedby={wrong === null ? undefined : id}
         onClick={() => {
