@@ -20,24 +20,29 @@ internal static class ForcedStates
 
     private static string State(string pseudoClass, string force) => $":is(:{pseudoClass}, [data-force~=\"{force}\"])";
 
-    /// <summary>A written selector with its states forceable, wherever in it they stand.</summary>
+    /// <summary>A written selector with its states forceable, wherever in it they stand; the same where there are none.</summary>
     public static ImmutableArray<ComponentValue> In(ImmutableArray<ComponentValue> selector)
     {
-        if (!selector.Any(v => v is FunctionValue or TokenValue { Token.Kind: TokenKind.Colon })) return selector;
-        var values = ImmutableArray.CreateBuilder<ComponentValue>(selector.Length);
-        foreach (var value in selector)
+        List<ComponentValue>? values = null;
+        for (var i = 0; i < selector.Length; i++)
         {
-            if (value is TokenValue { Token: { Kind: TokenKind.Ident } name } && values is [.., TokenValue { Token.Kind: TokenKind.Colon }]
+            if (i > 0 && selector[i] is Token { Kind: TokenKind.Ident } name && selector[i - 1] is Token { Kind: TokenKind.Colon }
                 && Array.Find(Written, f => name.IsIdent(f.PseudoClass)) is { PseudoClass: not null } forced)
             {
+                values ??= [.. selector[..i]];
                 values.RemoveAt(values.Count - 1);
                 values.AddRange(forced.Values);
             }
+            else if (selector[i] is FunctionValue function && In(function.Values) is var inner && inner != function.Values)
+            {
+                values ??= [.. selector[..i]];
+                values.Add(function with { Values = inner });
+            }
             else
             {
-                values.Add(value is FunctionValue function ? function with { Values = In(function.Values) } : value);
+                values?.Add(selector[i]);
             }
         }
-        return values.ToImmutable();
+        return values is null ? selector : [.. values];
     }
 }

@@ -7,6 +7,10 @@ using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Rendering;
 
+/// <summary>One of the sheet's own rules.</summary>
+/// <param name="StyleRules">How many style rules there are in it, itself among them.</param>
+public readonly record struct WrittenRule(int Start, int End, int StyleRules);
+
 /// <summary>What the designer wrote: as it is understood, as it reaches the pages, and what is to be said of it. Each is worked out once for as long as the text is the same.</summary>
 public sealed class OverrideText
 {
@@ -15,29 +19,63 @@ public sealed class OverrideText
 
     private static readonly ConditionalWeakTable<string, OverrideText> Known = [];
 
-    private readonly Lazy<StyleSheetNode> tree;
-    private readonly Lazy<OverrideWriter> staged;
+    private readonly Lazy<Reading> staged;
     private readonly Lazy<string> released;
-    private readonly Lazy<ImmutableArray<SyntaxError>> problems;
 
     private OverrideText(string source)
     {
-        tree = new(() => Parser.ParseStyleSheet(source));
-        staged = new(() => new OverrideWriter(Tree, SheetUse.Stage));
-        released = new(() => staged.Value.HasStates ? new OverrideWriter(Tree, SheetUse.Release).Text : staged.Value.Text);
-        problems = new(FindProblems);
+        Source = source;
+        staged = new(() => Staged(source));
+        released = new(() => staged.Value.HasStates ? Released(source) : staged.Value.Text);
     }
 
-    /// <summary>What could be read.</summary>
-    public StyleSheetNode Tree => tree.Value;
+    public string Source { get; }
+
+    /// <summary>The sheet's own rules that could be read, in its order.</summary>
+    public ImmutableArray<WrittenRule> Rules => staged.Value.Rules;
 
     /// <summary>What the designer is told of it, in the order of the text: what does not parse, and what is left out.</summary>
-    public ImmutableArray<SyntaxError> Problems => problems.Value;
+    public ImmutableArray<SyntaxError> Problems => staged.Value.Problems;
 
     public static OverrideText Of(string source) => Known.GetValue(source, s => new(s));
 
     /// <summary>The rules that can be read, and the comments between them, written anew: what does not parse is left out, as browsers do.</summary>
     public string Readable(SheetUse use) => use == SheetUse.Stage ? staged.Value.Text : released.Value;
+
+    public ReadOnlySpan<char> Text(WrittenRule rule) => Source.AsSpan(rule.Start, rule.End - rule.Start);
+
+    public string Text(SyntaxNode node) => Source[node.Start..node.End];
+
+    /// <summary>Reads some of the sheet's own rules, by where they start.</summary>
+    public IEnumerable<RuleNode> Read(IReadOnlyCollection<int> starts)
+    {
+        var left = starts.ToHashSet();
+        return left.Count == 0 ? [] : Parser.Of(Source).Rules().TakeWhile(_ => left.Count > 0).Where(rule => left.Remove(rule.Start));
+    }
+
+    // No more than this is kept of a sheet: the whole tree of a long one costs more than reading it again.
+    private static Reading Staged(string source)
+    {
+        var parser = Parser.Of(source);
+        var writer = new OverrideWriter(source, parser.Comments, SheetUse.Stage);
+        var rules = ImmutableArray.CreateBuilder<WrittenRule>();
+        var problems = new List<SyntaxError>();
+        foreach (var rule in parser.Rules())
+        {
+            writer.Add(rule);
+            rules.Add(new(rule.Start, rule.End, FlatRules.Count(rule)));
+            problems.AddRange(ProblemsIn(rule, isNested: false).Take(MostProblems + 1 - problems.Count));
+        }
+        return new(writer.Finish(), writer.HasStates, rules.ToImmutable(), Told(Merged(parser.Errors, problems)));
+    }
+
+    private static string Released(string source)
+    {
+        var parser = Parser.Of(source);
+        var writer = new OverrideWriter(source, parser.Comments, SheetUse.Release);
+        foreach (var rule in parser.Rules()) writer.Add(rule);
+        return writer.Finish();
+    }
 
     internal static bool IsRefused(RuleNode rule) =>
         rule is AtRuleNode at && (at.Name.Equals("import", StringComparison.OrdinalIgnoreCase) || at.Name.Equals("charset", StringComparison.OrdinalIgnoreCase)
@@ -47,9 +85,9 @@ public sealed class OverrideText
         ? "@import is left out: nothing is fetched from elsewhere. Paste the sheet's rules here instead."
         : $"@{((AtRuleNode)rule).Name} is left out: it only counts at the very top of a file.";
 
-    private ImmutableArray<SyntaxError> FindProblems()
+    private static ImmutableArray<SyntaxError> Told(IEnumerable<SyntaxError> problems)
     {
-        var found = Merged(Tree.Errors, Tree.Rules.SelectMany(r => ProblemsIn(r, isNested: false))).Take(MostProblems + 1).ToImmutableArray();
+        var found = problems.Take(MostProblems + 1).ToImmutableArray();
         if (found.Length <= MostProblems) return found;
         var next = found[MostProblems];
         return found.SetItem(MostProblems, next with { Message = string.Create(CultureInfo.InvariantCulture, $"There is more from here on. The first {MostProblems} problems are shown.") });
@@ -102,9 +140,9 @@ public sealed class OverrideText
         {
             var (address, inner) = value switch
             {
-                TokenValue { Token: { Kind: TokenKind.Url } url } => (url.Text, default),
+                Token { Kind: TokenKind.Url } url => (url.Text, default),
                 FunctionValue function when function.Name.Equals("url", StringComparison.OrdinalIgnoreCase) || function.Name.EndsWith("image-set", StringComparison.OrdinalIgnoreCase) =>
-                    (function.Values.OfType<TokenValue>().FirstOrDefault(v => v.Token.Kind == TokenKind.String)?.Token.Text ?? "", function.Values),
+                    (function.Values.OfType<Token>().FirstOrDefault(t => t.Kind == TokenKind.String)?.Text ?? "", function.Values),
                 FunctionValue function => ("", function.Values),
                 BlockValue block => ("", block.Values),
                 _ => ("", ImmutableArray<ComponentValue>.Empty),
@@ -122,4 +160,7 @@ public sealed class OverrideText
         var called = declaration.Name.Length > 40 ? declaration.Name[..39] + "…" : declaration.Name;
         yield return new(declaration.Start, declaration.Start + declaration.Name.Length, $"{Quoted.Text(called)} is not a property: browsers leave the line out.{meant}");
     }
+
+    /// <param name="HasStates">Whether the stage's form differs from the released one.</param>
+    private sealed record Reading(string Text, bool HasStates, ImmutableArray<WrittenRule> Rules, ImmutableArray<SyntaxError> Problems);
 }

@@ -8,27 +8,31 @@ namespace Sandbar.Core.Rendering;
 internal sealed class OverrideWriter
 {
     private readonly StringBuilder text = new();
-    private readonly StyleSheetNode sheet;
+    private readonly string source;
+    private readonly ImmutableArray<SyntaxNode> comments;
     private readonly SheetUse use;
-    private string? written;
     private int nextComment;
 
-    public OverrideWriter(StyleSheetNode sheet, SheetUse use)
-    {
-        (this.sheet, this.use) = (sheet, use);
-        foreach (var rule in sheet.Rules.Where(r => !OverrideText.IsRefused(r) && IsReadable(r)))
-        {
-            if (text.Length > 0) text.Append('\n');
-            Comments(rule.Start, "");
-            Rule(rule, "");
-        }
-        Comments(sheet.Source.Length, "");
-    }
-
-    public string Text => written ??= text.ToString();
+    public OverrideWriter(string source, ImmutableArray<SyntaxNode> comments, SheetUse use) => (this.source, this.comments, this.use) = (source, comments, use);
 
     /// <summary>Whether the stage's form differs from the released one.</summary>
     public bool HasStates { get; private set; }
+
+    /// <summary>Writes the next rule of the sheet, and the comments before it.</summary>
+    public void Add(RuleNode rule)
+    {
+        if (OverrideText.IsRefused(rule) || !IsReadable(rule)) return;
+        if (text.Length > 0) text.Append('\n');
+        Comments(rule.Start, "");
+        Rule(rule, "");
+    }
+
+    /// <summary>All of it, with the comments after the last rule.</summary>
+    public string Finish()
+    {
+        Comments(source.Length, "");
+        return text.ToString();
+    }
 
     private void Items(ImmutableArray<BlockItem> items, int end, string indent)
     {
@@ -48,7 +52,8 @@ internal sealed class OverrideWriter
         if (at is not null) text.Append('@').Append(Serializer.Identifier(at.Name)).Append(at.Prelude.IsEmpty ? "" : " ");
         var prelude = use == SheetUse.Stage && at is null ? ForcedStates.In(rule.Prelude) : rule.Prelude;
         HasStates |= prelude != rule.Prelude;
-        Serializer.Append(text, prelude, indent + "  ");
+        var within = indent + "  ";
+        Serializer.Append(text, prelude, within);
         if (at is { BlockStart: < 0 })
         {
             text.Append(";\n");
@@ -58,7 +63,7 @@ internal sealed class OverrideWriter
             // A comment within a selector is not taken along.
             PassComments(at?.BlockStart ?? ((StyleRuleNode)rule).BlockStart);
             text.Append(" {\n");
-            Items(rule.Items, rule.End, indent + "  ");
+            Items(rule.Items, rule.End, within);
             text.Append(indent).Append("}\n");
         }
         PassComments(rule.End);
@@ -75,7 +80,7 @@ internal sealed class OverrideWriter
 
     /// <summary>No selector holds an address.</summary>
     private static bool IsReadable(RuleNode rule) =>
-        IsReadable(rule.Prelude) && (rule is AtRuleNode || !rule.Prelude.Any(v => v is TokenValue { Token.Kind: TokenKind.Url }));
+        IsReadable(rule.Prelude) && (rule is AtRuleNode || !rule.Prelude.Any(v => v is Token { Kind: TokenKind.Url }));
 
     /// <summary>Browsers leave out what holds a string or an address that ends wrongly, or a closing mark without its opening one.</summary>
     private static bool IsReadable(ImmutableArray<ComponentValue> values)
@@ -86,7 +91,7 @@ internal sealed class OverrideWriter
             {
                 FunctionValue function => IsReadable(function.Values),
                 BlockValue block => IsReadable(block.Values),
-                TokenValue { Token.Kind: TokenKind.BadString or TokenKind.BadUrl or TokenKind.CloseParen or TokenKind.CloseSquare or TokenKind.CloseCurly } => false,
+                Token { Kind: TokenKind.BadString or TokenKind.BadUrl or TokenKind.CloseParen or TokenKind.CloseSquare or TokenKind.CloseCurly } => false,
                 _ => true,
             };
             if (!isReadable) return false;
@@ -96,9 +101,9 @@ internal sealed class OverrideWriter
 
     private void Comments(int before, string indent)
     {
-        for (; nextComment < sheet.Comments.Length && sheet.Comments[nextComment].Start < before; nextComment++)
+        for (; nextComment < comments.Length && comments[nextComment].Start < before; nextComment++)
         {
-            var comment = sheet.Text(sheet.Comments[nextComment]);
+            var comment = source[comments[nextComment].Start..comments[nextComment].End];
             var isClosed = comment.Length > 3 && comment.EndsWith("*/", StringComparison.Ordinal);
             text.Append(indent).Append(Serializer.Comment(isClosed ? comment[2..^2] : comment[2..])).Append('\n');
         }
@@ -106,6 +111,6 @@ internal sealed class OverrideWriter
 
     private void PassComments(int before)
     {
-        while (nextComment < sheet.Comments.Length && sheet.Comments[nextComment].Start < before) nextComment++;
+        while (nextComment < comments.Length && comments[nextComment].Start < before) nextComment++;
     }
 }

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Globalization;
+using Sandbar.Core.Rendering;
 using Sandbar.Css.Selectors;
 using Sandbar.Css.Syntax;
 
@@ -13,11 +14,16 @@ internal sealed record LookedUp(ImmutableArray<FlatRule> Rules, ImmutableArray<S
 
     public bool IsWhole => Note.IsEmpty;
 
-    /// <param name="rules">Some of the sheet's own rules, in its order.</param>
-    public static LookedUp Of(StyleSheetNode sheet, IReadOnlyList<RuleNode> rules)
+    /// <param name="isAsked">Which of the sheet's own rules are looked up.</param>
+    public static LookedUp Of(OverrideText sheet, Func<WrittenRule, bool> isAsked)
     {
-        var taken = FlatRules.Of(sheet, rules, MostRules).ToImmutableArray();
-        if (FlatRules.Count(rules) <= MostRules) return new(taken, []);
+        var asked = sheet.Rules.Where(isAsked).ToList();
+        // The one in which it becomes too many is the last that is read.
+        var count = 0;
+        var within = asked.TakeWhile(r => (count += r.StyleRules) - r.StyleRules < MostRules).ToDictionary(r => r.Start);
+        var rules = sheet.Read(within.Keys).ToList();
+        var taken = FlatRules.Of(sheet.Source, rules, MostRules).ToImmutableArray();
+        if (asked.Sum(r => r.StyleRules) <= MostRules) return new(taken, []);
         var next = taken.IsEmpty ? rules[0].Start : taken[^1].Declarations is [var first, ..] ? first.Start : rules[^1].Start;
         return new(taken, [new(next, next + 1, string.Create(CultureInfo.InvariantCulture, $"From here on it is not looked up what rules match: the first {MostRules} have been."))]);
     }

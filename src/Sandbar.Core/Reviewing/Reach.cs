@@ -4,7 +4,6 @@ using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Rendering;
 using Sandbar.Css.Selectors;
-using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Reviewing;
 
@@ -78,7 +77,7 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
             }
             foreach (var gone in known.Values) Note(gone, gone.Declarations);
             if (earlier.Overrides == later.Overrides) return;
-            var (a, b) = (OverrideText.Of(earlier.Overrides).Tree, OverrideText.Of(later.Overrides).Tree);
+            var (a, b) = (OverrideText.Of(earlier.Overrides), OverrideText.Of(later.Overrides));
             var (fewer, more) = (Written(a, Texts(b)), Written(b, Texts(a)));
             foreach (var rule in fewer.Except(more).Concat(more.Except(fewer))) Selectors.Add((rule.Elements, null));
         }
@@ -87,11 +86,11 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
         public void Follow(StyleSheet sheet)
         {
             if (properties.Count == 0) return;
-            var tree = OverrideText.Of(sheet.Overrides).Tree;
-            var written = LookedUp.Of(tree, [.. tree.Rules.Where(r => tree.Text(r).Contains("var(", StringComparison.OrdinalIgnoreCase))]);
+            var overrides = OverrideText.Of(sheet.Overrides);
+            var written = LookedUp.Of(overrides, r => overrides.Text(r).Contains("var(", StringComparison.OrdinalIgnoreCase));
             IsWhole &= written.IsWhole;
             var readers = sheet.Rules.SelectMany(r => r.Declarations.Select(d => (Elements: Elements(r), Scheme: SchemeOf(r), d.Name, d.Value)))
-                .Concat(written.Rules.SelectMany(r => r.Declarations.Select(d => (r.Elements, Scheme: (string?)null, d.Name, Value: tree.Text(d)))))
+                .Concat(written.Rules.SelectMany(r => r.Declarations.Select(d => (r.Elements, Scheme: (string?)null, d.Name, Value: overrides.Text(d)))))
                 .Where(d => d.Value.Contains("var(", StringComparison.OrdinalIgnoreCase)).Distinct().ToList();
             var next = new Queue<(string Name, string? Scheme)>(properties);
             while (next.TryDequeue(out var property))
@@ -120,14 +119,15 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
         private static NestedSelector Elements(Rule rule) => new([rule.Elements], null);
 
         /// <summary>The rules of a sheet as written, to tell those of another that are the same.</summary>
-        private static HashSet<string> Texts(StyleSheetNode tree) => tree.Rules.Select(tree.Text).ToHashSet(StringComparer.Ordinal);
+        private static HashSet<string>.AlternateLookup<ReadOnlySpan<char>> Texts(OverrideText sheet) =>
+            sheet.Rules.Select(r => sheet.Text(r).ToString()).ToHashSet(StringComparer.Ordinal).GetAlternateLookup<ReadOnlySpan<char>>();
 
         /// <summary>What the rules say that are not in another sheet.</summary>
-        private List<(NestedSelector Elements, NestedSelector Selector, NestedSelector? Always, string Text)> Written(StyleSheetNode tree, HashSet<string> others)
+        private List<(NestedSelector Elements, NestedSelector Selector, NestedSelector? Always, string Text)> Written(OverrideText sheet, HashSet<string>.AlternateLookup<ReadOnlySpan<char>> others)
         {
-            var rules = LookedUp.Of(tree, [.. tree.Rules.Where(r => !others.Contains(tree.Text(r)))]);
+            var rules = LookedUp.Of(sheet, r => !others.Contains(sheet.Text(r)));
             IsWhole &= rules.IsWhole;
-            return [.. rules.Rules.Where(r => r.Declarations.Count > 0).Select(r => (r.Elements, r.Selector, r.Always, string.Join(';', r.Declarations.Select(tree.Text))))];
+            return [.. rules.Rules.Where(r => r.Declarations.Count > 0).Select(r => (r.Elements, r.Selector, r.Always, string.Join(';', r.Declarations.Select(sheet.Text))))];
         }
 
         private static bool Reads(string value, string name)

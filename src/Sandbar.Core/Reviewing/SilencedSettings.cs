@@ -19,8 +19,7 @@ public static class SilencedSettings
     /// <param name="cancel">Looked at between rules.</param>
     public static ImmutableArray<SyntaxError> Of(Site site, StyleSheet sheet, CancellationToken cancel)
     {
-        var tree = OverrideText.Of(site.Overrides.Site).Tree;
-        var rules = LookedUp.Of(tree, tree.Rules);
+        var rules = LookedUp.Of(OverrideText.Of(site.Overrides.Site), _ => true);
         var varied = sheet.Rules.Where(r => r.State != State.Rest || r.Widths != Interval.All).ToList();
         // What of the sheet a property meets, worked out once for each property.
         var meets = varied.SelectMany(r => r.Declarations.SelectMany(d => PropertyNames.SetBy(d.Name).Select(set => (Set: set, Over: (Rule: r, Declaration: d)))))

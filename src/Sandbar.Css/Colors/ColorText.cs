@@ -32,8 +32,8 @@ public static class ColorText
         color = default;
         return value switch
         {
-            TokenValue { Token: { Kind: TokenKind.Hash } hash } => TryHex(hash.Text, out color),
-            TokenValue { Token: { Kind: TokenKind.Ident } name } => TryName(name.Text, out color),
+            Token { Kind: TokenKind.Hash } hash => TryHex(hash.Text, out color),
+            Token { Kind: TokenKind.Ident } name => TryName(name.Text, out color),
             FunctionValue function => TryFunction(function, out color),
             _ => false,
         };
@@ -110,10 +110,10 @@ public static class ColorText
         color = default;
         var name = function.Name.ToLowerInvariant();
         var space = ColorSpace.Srgb;
-        var values = function.Values.Where(v => v is not TokenValue { Token.Kind: TokenKind.Whitespace }).ToList();
+        var values = function.Values.Where(v => v is not Token { Kind: TokenKind.Whitespace }).ToList();
         if (name == "color")
         {
-            if (values is not [TokenValue { Token: { Kind: TokenKind.Ident } ident }, ..] || !ColorSpaceNames.TryParse(ident.Text, out space)) return false;
+            if (values is not [Token { Kind: TokenKind.Ident } ident, ..] || !ColorSpaceNames.TryParse(ident.Text, out space)) return false;
             if (space is ColorSpace.Hsl or ColorSpace.Hwb or ColorSpace.Lab or ColorSpace.Lch or ColorSpace.Oklab or ColorSpace.Oklch) return false;
             values.RemoveAt(0);
         }
@@ -130,7 +130,7 @@ public static class ColorText
             return false;
         }
 
-        var legacy = values.Any(v => v is TokenValue { Token.Kind: TokenKind.Comma });
+        var legacy = values.Any(v => v is Token { Kind: TokenKind.Comma });
         if (legacy && space is not (ColorSpace.Srgb or ColorSpace.Hsl) || legacy && name == "color") return false;
         if (Components(values, legacy) is not var (parts, alphaPart)) return false;
         if (legacy && !LegacyUnits(parts, space)) return false;
@@ -141,7 +141,7 @@ public static class ColorText
             if (Component(parts[i], Reference(space, i, name == "color"), IsHue(space, i), legacy) is not { } number) return false;
             c[i] = number;
         }
-        var alpha = alphaPart is null ? 1 : Component(alphaPart.Value, 1, isHue: false, legacy);
+        var alpha = alphaPart is null ? 1 : Component(alphaPart, 1, isHue: false, legacy);
         if (alpha is null) return false;
         color = Clamped(space, c, double.IsNaN(alpha.Value) ? 0 : Math.Clamp(alpha.Value, 0, 1), name == "color");
         return true;
@@ -150,8 +150,8 @@ public static class ColorText
     /// <summary>Three components and perhaps alpha, from either the comma or the slash form; null where it is neither.</summary>
     private static (Token[] Parts, Token? Alpha)? Components(List<ComponentValue> values, bool legacy)
     {
-        if (values.Any(v => v is not TokenValue)) return null;
-        var tokens = values.Select(v => ((TokenValue)v).Token).ToList();
+        if (values.Any(v => v is not Token)) return null;
+        var tokens = values.Cast<Token>().ToList();
         if (legacy)
         {
             if (tokens.Count is not (5 or 7) || tokens.Where((_, i) => i % 2 == 1).Any(t => t.Kind != TokenKind.Comma)) return null;

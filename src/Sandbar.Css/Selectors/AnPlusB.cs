@@ -32,7 +32,7 @@ public readonly partial record struct AnPlusB(int A, int B)
         var end = values.Length > 0 ? values[0].Start : 0;
         foreach (var value in values)
         {
-            if (value is not TokenValue { Token: var token }) return null;
+            if (value is not Token token) return null;
             if (token.Start > end) text.Append(' ');
             end = token.End;
             switch (token.Kind)

@@ -51,18 +51,27 @@ public static class FlatRules
     public const int LongestSelector = 2000;
 
     /// <summary>Some of the sheet's own rules and those within them; what cannot be read is left out, as browsers do, and so is what no one can have written by hand.</summary>
+    /// <param name="source">The text of the sheet.</param>
     /// <param name="most">How many style rules are read.</param>
-    public static IEnumerable<FlatRule> Of(StyleSheetNode sheet, IEnumerable<RuleNode> rules, int most)
+    public static IEnumerable<FlatRule> Of(string source, IEnumerable<RuleNode> rules, int most)
     {
         var left = new Left(most);
-        return rules.SelectMany(rule => Of(sheet.Source, rule, around: null, inCondition: false, left));
+        return rules.SelectMany(rule => Of(source, rule, around: null, inCondition: false, left));
     }
 
     /// <summary>Those of the whole sheet.</summary>
-    public static IEnumerable<FlatRule> Of(StyleSheetNode sheet) => Of(sheet, sheet.Rules, int.MaxValue);
+    public static IEnumerable<FlatRule> Of(StyleSheetNode sheet) => Of(sheet.Source, sheet.Rules, int.MaxValue);
 
-    /// <summary>How many style rules there are in some, themselves among them.</summary>
-    public static int Count(IEnumerable<BlockItem> items) => items.OfType<RuleNode>().Sum(rule => (rule is StyleRuleNode ? 1 : 0) + Count(rule.Items));
+    /// <summary>How many style rules there are in one, itself among them.</summary>
+    public static int Count(RuleNode rule)
+    {
+        var count = rule is StyleRuleNode ? 1 : 0;
+        foreach (var item in rule.Items)
+        {
+            if (item is RuleNode inner) count += Count(inner);
+        }
+        return count;
+    }
 
     private static IEnumerable<FlatRule> Of(string source, RuleNode rule, FlatRule? around, bool inCondition, Left left)
     {

@@ -57,7 +57,7 @@ public static class SelectorParser
     private static ImmutableArray<ComplexSelector> List(ImmutableArray<ComponentValue> values, bool isRelative)
     {
         var list = ImmutableArray.CreateBuilder<ComplexSelector>();
-        foreach (var part in Split(values)) list.Add(new Reader(part.Values, part.At).Complex(isRelative));
+        foreach (var (from, to, at) in Split(values)) list.Add(new Reader(values, from, to, at).Complex(isRelative));
         return list.ToImmutable();
     }
 
@@ -65,11 +65,11 @@ public static class SelectorParser
     private static ImmutableArray<ComplexSelector> ForgivingList(ImmutableArray<ComponentValue> values)
     {
         var list = ImmutableArray.CreateBuilder<ComplexSelector>();
-        foreach (var part in Split(values))
+        foreach (var (from, to, at) in Split(values))
         {
             try
             {
-                list.Add(new Reader(part.Values, part.At).Complex(isRelative: false));
+                list.Add(new Reader(values, from, to, at).Complex(isRelative: false));
             }
             catch (SelectorException)
             {
@@ -79,24 +79,18 @@ public static class SelectorParser
         return list.ToImmutable();
     }
 
-    private static IEnumerable<(ImmutableArray<ComponentValue> Values, int At)> Split(ImmutableArray<ComponentValue> values)
+    /// <summary>What stands between the commas: from which value to which, and where it begins in the text.</summary>
+    private static IEnumerable<(int From, int To, int At)> Split(ImmutableArray<ComponentValue> values)
     {
-        var part = ImmutableArray.CreateBuilder<ComponentValue>();
+        var from = 0;
         var at = values.Length > 0 ? values[0].Start : 0;
-        foreach (var value in values)
+        for (var i = 0; i < values.Length; i++)
         {
-            if (value is TokenValue { Token.Kind: TokenKind.Comma } comma)
-            {
-                yield return (part.ToImmutable(), at);
-                part.Clear();
-                at = comma.End;
-            }
-            else
-            {
-                part.Add(value);
-            }
+            if (values[i] is not Token { Kind: TokenKind.Comma } comma) continue;
+            yield return (from, i, at);
+            (from, at) = (i + 1, comma.End);
         }
-        yield return (part.ToImmutable(), at);
+        yield return (from, values.Length, at);
     }
 
     private sealed class SelectorException(SyntaxError error) : Exception(error.Message)
@@ -104,15 +98,26 @@ public static class SelectorParser
         public SyntaxError Error { get; } = error;
     }
 
-    private sealed class Reader(ImmutableArray<ComponentValue> values, int start)
+    /// <summary>Reads one of the list.</summary>
+    private sealed class Reader
     {
+        private readonly ImmutableArray<ComponentValue> values;
+        private readonly int to;
+        private readonly int start;
+        private readonly int end;
         private int at;
 
-        private ComponentValue? Current => at < values.Length ? values[at] : null;
+        public Reader(ImmutableArray<ComponentValue> values, int from, int to, int start)
+        {
+            (this.values, this.to, this.start, at) = (values, to, start, from);
+            end = to > from ? values[to - 1].End : start;
+        }
 
-        private Token? CurrentToken => Current is TokenValue { Token: var token } ? token : null;
+        private ComponentValue? Current => at < to ? values[at] : null;
 
-        private int Position => Current?.Start ?? (values.Length > 0 ? values[^1].End : start);
+        private Token? CurrentToken => Current as Token;
+
+        private int Position => Current?.Start ?? end;
 
         public ComplexSelector Complex(bool isRelative)
         {
@@ -187,34 +192,34 @@ public static class SelectorParser
             {
                 if (token.Kind == TokenKind.Ident) throw Wrong($"There is no namespace {Quoted.Text(token.Text)}: browsers leave the whole rule out.", from, next.End);
                 at++;
-                token = CurrentToken.Value;
+                token = CurrentToken;
                 at++;
             }
             return new(token.Kind == TokenKind.Ident ? token.Text : "*", from, token.End);
         }
 
-        private bool NextIsName(int index) => index < values.Length && values[index] is TokenValue { Token: var token } && (token.Kind == TokenKind.Ident || token.IsDelim('*'));
+        private bool NextIsName(int index) => index < to && values[index] is Token token && (token.Kind == TokenKind.Ident || token.IsDelim('*'));
 
         private SimpleSelector? Simple()
         {
             switch (Current)
             {
-                case TokenValue { Token: { Kind: TokenKind.Hash } hash }:
+                case Token { Kind: TokenKind.Hash } hash:
                     if (!hash.IsId) throw Wrong($"An id cannot begin with a digit: write #\\3{hash.Text[0]} and a space before the rest.", hash.Start, hash.End);
                     at++;
                     return new IdSelector(hash.Text, hash.Start, hash.End);
-                case TokenValue { Token: var dot } when dot.IsDelim('.'):
+                case Token dot when dot.IsDelim('.'):
                     at++;
                     if (CurrentToken is not { Kind: TokenKind.Ident } name || name.Start != dot.End) throw Wrong("After the dot a class name must follow.", dot.Start, dot.End);
                     at++;
                     return new ClassSelector(name.Text, dot.Start, name.End);
-                case TokenValue { Token: var ampersand } when ampersand.IsDelim('&'):
+                case Token ampersand when ampersand.IsDelim('&'):
                     at++;
                     return new NestingSelector(ampersand.Start, ampersand.End);
                 case BlockValue { Open: TokenKind.OpenSquare } block:
                     at++;
                     return Attribute(block);
-                case TokenValue { Token: { Kind: TokenKind.Colon } colon }:
+                case Token { Kind: TokenKind.Colon } colon:
                     at++;
                     return Pseudo(colon);
                 default:
@@ -228,7 +233,7 @@ public static class SelectorParser
             if (isElement) at++;
             switch (Current)
             {
-                case TokenValue { Token: { Kind: TokenKind.Ident } ident } when ident.Start == colon.End + (isElement ? 1 : 0):
+                case Token { Kind: TokenKind.Ident } ident when ident.Start == colon.End + (isElement ? 1 : 0):
                     at++;
                     var name = ident.Text.ToLowerInvariant();
                     if (isElement || OldPseudoElements.Contains(name)) return PseudoElement(name, [], colon.Start, ident.End);
@@ -269,7 +274,7 @@ public static class SelectorParser
         /// <summary>A place in a row, and of children the selectors after <c>of</c>: <c>:nth-child(2n of .a)</c>.</summary>
         private static PseudoClassSelector Counting(string name, FunctionValue function, int from)
         {
-            var of = name is "nth-child" or "nth-last-child" ? function.Values.ToList().FindIndex(v => v is TokenValue { Token: var token } && token.IsIdent("of")) : -1;
+            var of = name is "nth-child" or "nth-last-child" ? function.Values.ToList().FindIndex(v => v is Token token && token.IsIdent("of")) : -1;
             var count = of < 0 ? function.Values.AsSpan() : function.Values.AsSpan()[..of];
             if (!AnPlusB.TryParse(count, out var nth)) throw Wrong($"{Quoted.Text($":{function.Name}()")} takes which of a row it is: 3, odd, even, or a pattern such as 2n+1.", from, function.End);
             return new(name, of < 0 ? [] : List(function.Values[(of + 1)..], isRelative: false), from, function.End) { Nth = nth };
@@ -277,13 +282,13 @@ public static class SelectorParser
 
         private static AttributeSelector Attribute(BlockValue block)
         {
-            var inner = block.Values.Where(v => v is not TokenValue { Token.Kind: TokenKind.Whitespace }).ToList();
-            var tokens = inner.OfType<TokenValue>().Select(v => v.Token).ToArray();
+            var inner = block.Values.Where(v => v is not Token { Kind: TokenKind.Whitespace }).ToList();
+            var tokens = inner.OfType<Token>().ToArray();
             // Of namespaces there are only any (*|name) and none (|name): a page's own CSS declares no others.
             var bar = Array.FindIndex(tokens, t => t.IsDelim('|'));
             var isPrefixed = tokens.Length > bar + 1 && (bar == 0 || (bar == 1 && tokens[0].IsDelim('*'))) && tokens[bar + 1].Kind == TokenKind.Ident;
             if (isPrefixed) tokens = tokens[(bar + 1)..];
-            if (inner.Count == 0 || !inner.TrueForAll(v => v is TokenValue) || tokens[0].Kind != TokenKind.Ident) throw Broken();
+            if (inner.Count == 0 || inner.Exists(v => v is not Token) || tokens[0].Kind != TokenKind.Ident) throw Broken();
             if (tokens.Length == 1) return new(tokens[0].Text, null, "", IgnoresCase: false, block.Start, block.End);
             AttributeOperator? by = tokens[1] is not { Kind: TokenKind.Delim, Text: var sign } ? null : sign switch
             {

@@ -44,7 +44,7 @@ internal static class SelectorWords
     /// <summary>Its tokens without white space; null where there is more than tokens.</summary>
     private static List<Token>? Tokens(FunctionValue function)
     {
-        var values = function.Values.Where(v => v is not TokenValue { Token.Kind: TokenKind.Whitespace }).ToList();
-        return values.TrueForAll(v => v is TokenValue) ? [.. values.Select(v => ((TokenValue)v).Token)] : null;
+        var values = function.Values.Where(v => v is not Token { Kind: TokenKind.Whitespace }).ToList();
+        return values.TrueForAll(v => v is Token) ? [.. values.Cast<Token>()] : null;
     }
 }

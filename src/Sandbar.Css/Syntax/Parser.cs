@@ -17,27 +17,35 @@ public sealed class Parser
     // Values and items of what is not finished yet, innermost last: each takes its own from the end.
     private readonly List<ComponentValue> values = [];
     private readonly List<BlockItem> items = [];
-    private readonly List<Token> tokens;
-    private readonly ImmutableArray<SyntaxNode> comments;
+    private readonly List<FoundToken> tokens;
+    private readonly TokenReader reader;
     private int at;
     private int depth;
 
     private Parser(string source)
     {
         this.source = source;
-        tokens = Tokenizer.Read(source, errors);
-        comments = [.. tokens.Where(t => t.Kind == TokenKind.Comment).Select(t => new SyntaxNode(t.Start, t.End))];
-        if (comments.Length > 0) tokens.RemoveAll(t => t.Kind == TokenKind.Comment);
+        tokens = Tokenizer.Find(source, errors);
+        reader = new(source);
+        Comments = [.. tokens.Where(t => t.Kind == TokenKind.Comment).Select(t => new SyntaxNode(t.Start, t.End))];
+        if (Comments.Length > 0) tokens.RemoveAll(t => t.Kind == TokenKind.Comment);
     }
+
+    /// <summary>All comments of the text, marks included, in its order.</summary>
+    public ImmutableArray<SyntaxNode> Comments { get; }
+
+    /// <summary>What could not be read so far, in the order of the text.</summary>
+    public ImmutableArray<SyntaxError> Errors => [.. errors.OrderBy(e => e.Start)];
 
     /// <summary>Parses a whole sheet. Never throws: errors are part of the answer.</summary>
     public static StyleSheetNode ParseStyleSheet(string source)
     {
         var parser = new Parser(source);
-        var rules = parser.SheetContents();
-        parser.errors.Sort((a, b) => a.Start.CompareTo(b.Start));
-        return new(source, rules, parser.comments, [.. parser.errors]);
+        return new(source, [.. parser.Rules()], parser.Comments, parser.Errors);
     }
+
+    /// <summary>Begins with a sheet, to read it rule by rule: of a long one no more is in memory than the rule in hand.</summary>
+    public static Parser Of(string source) => new(source);
 
     /// <summary>Parses a list of component values, such as the value of a property.</summary>
     public static ImmutableArray<ComponentValue> ParseValues(string source)
@@ -47,9 +55,9 @@ public sealed class Parser
         return parser.TakeValues(0);
     }
 
-    private ref readonly Token Current => ref CollectionsMarshal.AsSpan(tokens)[at];
+    private ref readonly FoundToken Current => ref CollectionsMarshal.AsSpan(tokens)[at];
 
-    private Token Take() => Current.Kind == TokenKind.End ? Current : tokens[at++];
+    private FoundToken Take() => Current.Kind == TokenKind.End ? Current : tokens[at++];
 
     private void SkipWhitespace()
     {
@@ -77,24 +85,23 @@ public sealed class Parser
         return taken;
     }
 
-    // §5.5.1
-    private ImmutableArray<RuleNode> SheetContents()
+    /// <summary>The rules that are left to read (§5.5.1).</summary>
+    public IEnumerable<RuleNode> Rules()
     {
-        var rules = ImmutableArray.CreateBuilder<RuleNode>();
         while (true)
         {
             switch (Current.Kind)
             {
                 case TokenKind.End:
-                    return rules.ToImmutable();
+                    yield break;
                 case TokenKind.Whitespace or TokenKind.Cdo or TokenKind.Cdc:
                     at++;
                     break;
                 case TokenKind.AtKeyword:
-                    if (AtRule(nested: false, inStyle: false) is { } atRule) rules.Add(atRule);
+                    if (AtRule(nested: false, inStyle: false) is { } atRule) yield return atRule;
                     break;
                 default:
-                    if (QualifiedRule(nested: false, inStyle: false) is { } rule) rules.Add(rule);
+                    if (QualifiedRule(nested: false, inStyle: false) is { } rule) yield return rule;
                     break;
             }
         }
@@ -103,7 +110,7 @@ public sealed class Parser
     // §5.5.2. Nested: a closing brace ends it. In a style rule: declarations may stand beside it.
     private AtRuleNode? AtRule(bool nested, bool inStyle)
     {
-        var keyword = Take();
+        var keyword = reader.Token(Take());
         var mark = values.Count;
         while (true)
         {
@@ -151,7 +158,7 @@ public sealed class Parser
                     return null;
                 }
                 Error(token.Start, token.End, "A closing brace } without an opening one.");
-                values.Add(new TokenValue(Take()));
+                values.Add(reader.Token(Take()));
                 continue;
             }
             if (token.Kind != TokenKind.OpenCurly)
@@ -176,17 +183,16 @@ public sealed class Parser
     private static string NotARule(ImmutableArray<ComponentValue> prelude, bool nested)
     {
         if (!nested) return "This rule has no braces: expected selector { name: value; }.";
-        var isWord = prelude.FirstOrDefault(v => v is not TokenValue { Token.Kind: TokenKind.Whitespace }) is TokenValue { Token.Kind: TokenKind.Ident };
-        return isWord && !prelude.Any(v => v is TokenValue { Token.Kind: TokenKind.Colon })
+        var isWord = prelude.FirstOrDefault(v => v is not Token { Kind: TokenKind.Whitespace }) is Token { Kind: TokenKind.Ident };
+        return isWord && !prelude.Any(v => v is Token { Kind: TokenKind.Colon })
             ? "A colon is missing between name and value: expected name: value;"
             : NeitherNor;
     }
 
     private static bool LooksLikeCustomProperty(ImmutableArray<ComponentValue> prelude)
     {
-        var values = prelude.Where(v => v is not TokenValue { Token.Kind: TokenKind.Whitespace }).Take(2).ToList();
-        return values is [TokenValue { Token: { Kind: TokenKind.Ident } name }, TokenValue { Token.Kind: TokenKind.Colon }]
-            && IsCustom(name);
+        if (prelude is not [Token { Kind: TokenKind.Ident } name, _, ..] || !IsCustom(name)) return false;
+        return prelude[IsWhitespace(prelude[1]) && prelude.Length > 2 ? 2 : 1] is Token { Kind: TokenKind.Colon };
     }
 
     /// <summary>Whether a name is a custom property's; two dashes alone are kept for later (CSS Custom Properties 1, §2).</summary>
@@ -261,11 +267,12 @@ public sealed class Parser
     private DeclarationNode? Declaration()
     {
         if (Current.Kind != TokenKind.Ident) return null;
-        var name = Take();
+        var found = Take();
         SkipWhitespace();
         if (Current.Kind != TokenKind.Colon) return null;
         at++;
         SkipWhitespace();
+        var name = reader.Token(found);
         var isCustom = IsCustom(name);
         if (!isCustom && IsBraceAhead()) return null;
         var mark = values.Count;
@@ -308,10 +315,10 @@ public sealed class Parser
     {
         var last = values.Count - 1;
         while (last >= mark && IsWhitespace(values[last])) last--;
-        if (last < mark + 1 || values[last] is not TokenValue { Token: var word } || !word.IsIdent("important")) return false;
+        if (last < mark + 1 || values[last] is not Token word || !word.IsIdent("important")) return false;
         var bang = last - 1;
         while (bang >= mark && IsWhitespace(values[bang])) bang--;
-        if (bang < mark || values[bang] is not TokenValue { Token: var sign } || !sign.IsDelim('!')) return false;
+        if (bang < mark || values[bang] is not Token sign || !sign.IsDelim('!')) return false;
         values.RemoveRange(bang, values.Count - bang);
         return true;
     }
@@ -348,7 +355,7 @@ public sealed class Parser
             TokenKind.OpenParen or TokenKind.Function => TokenKind.CloseParen,
             _ => TokenKind.End,
         };
-        if (close == TokenKind.End) return new TokenValue(open);
+        if (close == TokenKind.End) return reader.Token(open);
         var mark = values.Count;
         if (++depth > MaxDepth)
         {
@@ -362,7 +369,7 @@ public sealed class Parser
         if (Current.Kind == TokenKind.End) Error(open.Start, open.End, $"{source[open.Start..open.End]} is never closed.");
         var end = Take().End;
         var inner = Taken(mark, mark, values.Count);
-        return open.Kind == TokenKind.Function ? new FunctionValue(open.Text, inner, open.Start, end) : new BlockValue(open.Kind, inner, open.Start, end);
+        return open.Kind == TokenKind.Function ? new FunctionValue(reader.Token(open).Text, inner, open.Start, end) : new BlockValue(open.Kind, inner, open.Start, end);
     }
 
     private void SkipTo(TokenKind close)
@@ -371,5 +378,5 @@ public sealed class Parser
         while (Current.Kind != close && Current.Kind != TokenKind.End) at++;
     }
 
-    private static bool IsWhitespace(ComponentValue value) => value is TokenValue { Token.Kind: TokenKind.Whitespace };
+    private static bool IsWhitespace(ComponentValue value) => value is Token { Kind: TokenKind.Whitespace };
 }

@@ -68,7 +68,7 @@ public sealed class Serializer
         {
             switch (value)
             {
-                case TokenValue { Token: var token }:
+                case Token token:
                     Write(token, indent);
                     break;
                 case FunctionValue function:

@@ -5,10 +5,8 @@ namespace Sandbar.Css.Syntax;
 /// <summary>A piece of parsed CSS and where it stands in the source (UTF-16 offsets, end exclusive).</summary>
 public record SyntaxNode(int Start, int End);
 
-/// <summary>A component value: a token kept as it is, a function, or a block in brackets.</summary>
+/// <summary>A component value: a <see cref="Token"/> kept as it is, a function, or a block in brackets.</summary>
 public abstract record ComponentValue(int Start, int End) : SyntaxNode(Start, End);
-
-public sealed record TokenValue(Token Token) : ComponentValue(Token.Start, Token.End);
 
 public sealed record FunctionValue(string Name, ImmutableArray<ComponentValue> Values, int Start, int End) : ComponentValue(Start, End);
 

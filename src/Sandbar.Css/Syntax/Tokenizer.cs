@@ -1,11 +1,8 @@
-using System.Globalization;
-using System.Text;
-
 namespace Sandbar.Css.Syntax;
 
 /// <summary>
-/// Source text to tokens, with positions in the text as it was given. Source: CSS Syntax Module Level 3, §4.
-/// The preprocessing of §3.3 (line ends, NUL) is done in passing, so that positions stay true.
+/// Finds the tokens of a source text, with positions in the text as it was given. Source: CSS Syntax Module Level 3, §4.
+/// The preprocessing of §3.3 (line ends, NUL) is done in passing, so that positions stay true. What they say is for <see cref="TokenReader"/>.
 /// </summary>
 public sealed class Tokenizer
 {
@@ -13,23 +10,27 @@ public sealed class Tokenizer
     public const int MostErrors = 5000;
 
     private const int Eof = -1;
-    private const char Replacement = '\uFFFD';
+    internal const char Replacement = '\uFFFD';
 
-    // Most names of a sheet stand in it again and again.
-    private readonly HashSet<string> names = new(StringComparer.Ordinal);
-    private readonly HashSet<string>.AlternateLookup<ReadOnlySpan<char>> known;
     private readonly string source;
-    private readonly List<SyntaxError> errors;
+    private readonly List<SyntaxError>? errors;
     private int at;
 
-    private Tokenizer(string source, List<SyntaxError> errors) => (this.source, this.errors, known) = (source, errors, names.GetAlternateLookup<ReadOnlySpan<char>>());
+    private Tokenizer(string source, List<SyntaxError>? errors) => (this.source, this.errors) = (source, errors);
 
     /// <summary>All tokens, comments included, closed by one <see cref="TokenKind.End"/>.</summary>
-    public static List<Token> Read(string source, List<SyntaxError>? errors = null)
+    public static IEnumerable<Token> Read(string source)
     {
-        var tokenizer = new Tokenizer(source, errors ?? []);
-        var tokens = new List<Token>(source.Length / 3 + 8);
-        Token token;
+        var reader = new TokenReader(source);
+        return Find(source).Select(reader.Token);
+    }
+
+    /// <summary>Where they stand.</summary>
+    internal static List<FoundToken> Find(string source, List<SyntaxError>? errors = null)
+    {
+        var tokenizer = new Tokenizer(source, errors);
+        var tokens = new List<FoundToken>(source.Length / 2 + 8);
+        FoundToken token;
         do
         {
             token = tokenizer.Next();
@@ -39,18 +40,9 @@ public sealed class Tokenizer
         return tokens;
     }
 
-    private string Text(int start, int end)
-    {
-        var piece = source.AsSpan(start, end - start);
-        if (known.TryGetValue(piece, out var before)) return before;
-        var text = piece.ToString();
-        names.Add(text);
-        return text;
-    }
-
     private void Error(int start, int end, string message)
     {
-        if (errors.Count < MostErrors) errors.Add(new(start, end, message));
+        if (errors?.Count < MostErrors) errors.Add(new(start, end, message));
     }
 
     private int Peek(int ahead = 0)
@@ -62,7 +54,7 @@ public sealed class Tokenizer
     }
 
     // §4.3.1
-    private Token Next()
+    private FoundToken Next()
     {
         var start = at;
         var c = Peek();
@@ -71,7 +63,7 @@ public sealed class Tokenizer
         if (IsWhitespace(c))
         {
             while (IsWhitespace(Peek())) at++;
-            return new(TokenKind.Whitespace, start, at, source.AsSpan(start, at - start).ContainsAny("\n\r\f") ? "\n" : "");
+            return new(TokenKind.Whitespace, start, at);
         }
         switch (c)
         {
@@ -82,8 +74,8 @@ public sealed class Tokenizer
                 if (!IsNameChar(Peek(1)) && !IsEscape(1)) return Delim(start);
                 at++;
                 var isId = StartsIdent(0);
-                var hash = Name();
-                return new(TokenKind.Hash, start, at, hash, IsId: isId);
+                SkipName();
+                return new(TokenKind.Hash, start, at, IsId: isId);
             case '(': return Single(TokenKind.OpenParen);
             case ')': return Single(TokenKind.CloseParen);
             case '[': return Single(TokenKind.OpenSquare);
@@ -110,8 +102,8 @@ public sealed class Tokenizer
             case '@':
                 if (!StartsIdent(1)) return Delim(start);
                 at++;
-                var keyword = Name();
-                return new(TokenKind.AtKeyword, start, at, keyword);
+                SkipName();
+                return new(TokenKind.AtKeyword, start, at);
             case '\\':
                 if (IsEscape(0)) return IdentLike(start);
                 Error(start, start + 1, "A backslash stands at the end of a line.");
@@ -120,11 +112,11 @@ public sealed class Tokenizer
         if (IsDigit(c)) return Numeric(start);
         return IsNameStart(c) ? IdentLike(start) : Delim(start);
 
-        Token Single(TokenKind kind) => new(kind, start, ++at);
+        FoundToken Single(TokenKind kind) => new(kind, start, ++at);
     }
 
     // §4.3.2
-    private Token Comment(int start)
+    private FoundToken Comment(int start)
     {
         var end = source.IndexOf("*/", at + 2, StringComparison.Ordinal);
         if (end < 0) Error(start, source.Length, "This comment is never closed: */ is missing.");
@@ -132,53 +124,51 @@ public sealed class Tokenizer
         return new(TokenKind.Comment, start, at);
     }
 
-    private Token Delim(int start) => new(TokenKind.Delim, start, ++at, Text(start, start + 1));
+    private FoundToken Delim(int start) => new(TokenKind.Delim, start, ++at);
 
     // §4.3.3
-    private Token Numeric(int start)
+    private FoundToken Numeric(int start)
     {
-        var hasSign = Peek() is '+' or '-';
-        var (number, isInteger) = Number();
-        var written = Text(start, at);
+        SkipNumber();
+        var unit = at;
         if (StartsIdent(0))
         {
-            var unit = Name();
-            return new(TokenKind.Dimension, start, at, written, number, unit, isInteger, hasSign);
+            SkipName();
+            return new(TokenKind.Dimension, start, at, unit);
         }
-        if (Peek() != '%') return new(TokenKind.Number, start, at, written, number, IsInteger: isInteger, HasSign: hasSign);
+        if (Peek() != '%') return new(TokenKind.Number, start, at, unit);
         at++;
-        return new(TokenKind.Percentage, start, at, written, number, IsInteger: isInteger, HasSign: hasSign);
+        return new(TokenKind.Percentage, start, at, unit);
     }
 
     // §4.3.4
-    private Token IdentLike(int start)
+    private FoundToken IdentLike(int start)
     {
-        var name = Name();
-        if (Peek() != '(') return new(TokenKind.Ident, start, at, name);
+        SkipName();
+        if (Peek() != '(') return new(TokenKind.Ident, start, at);
         at++;
-        if (!name.Equals("url", StringComparison.OrdinalIgnoreCase)) return new(TokenKind.Function, start, at, name);
+        if (!TokenReader.Name(source.AsSpan(start, at - 1 - start)).Equals("url", StringComparison.OrdinalIgnoreCase)) return new(TokenKind.Function, start, at);
         var ahead = 0;
         while (IsWhitespace(Peek(ahead))) ahead++;
         // A quoted address is an ordinary function; white space before the quote belongs to its content.
-        return Peek(ahead) is '"' or '\'' ? new(TokenKind.Function, start, at, name) : Url(start);
+        return Peek(ahead) is '"' or '\'' ? new(TokenKind.Function, start, at) : Url(start);
     }
 
     // §4.3.5
-    private Token QuotedString(char quote, int start)
+    private FoundToken QuotedString(char quote, int start)
     {
-        var text = new StringBuilder();
         while (true)
         {
             var c = Peek();
             if (c == Eof)
             {
                 Error(start, at, "This string is never closed.");
-                return new(TokenKind.String, start, at, text.ToString());
+                return new(TokenKind.String, start, at);
             }
             if (c == quote)
             {
                 at++;
-                return new(TokenKind.String, start, at, text.ToString());
+                return new(TokenKind.String, start, at);
             }
             if (IsNewline(c))
             {
@@ -186,21 +176,15 @@ public sealed class Tokenizer
                 return new(TokenKind.BadString, start, at);
             }
             at++;
-            if (c != '\\')
-            {
-                text.Append((char)c);
-                continue;
-            }
-            if (Peek() == Eof) continue;
+            if (c != '\\' || Peek() == Eof) continue;
             if (IsNewline(Peek())) SkipNewline();
-            else Escape(text);
+            else SkipEscape();
         }
     }
 
     // §4.3.6
-    private Token Url(int start)
+    private FoundToken Url(int start)
     {
-        var text = new StringBuilder();
         while (IsWhitespace(Peek())) at++;
         while (true)
         {
@@ -211,23 +195,22 @@ public sealed class Tokenizer
                 if (Peek() == Eof) Error(start, at, "This url( is never closed.");
                 else if (Peek() == ')') at++;
                 else return BadUrl(start);
-                return new(TokenKind.Url, start, at, text.ToString());
+                return new(TokenKind.Url, start, at);
             }
             if (c is '"' or '\'' or '(' || IsNonPrintable(c)) return BadUrl(start);
             if (c == '\\')
             {
                 if (!IsEscape(0)) return BadUrl(start);
                 at++;
-                Escape(text);
+                SkipEscape();
                 continue;
             }
-            text.Append((char)c);
             at++;
         }
     }
 
     // §4.3.14
-    private Token BadUrl(int start)
+    private FoundToken BadUrl(int start)
     {
         while (Peek() != Eof && Peek() != ')')
         {
@@ -240,76 +223,56 @@ public sealed class Tokenizer
     }
 
     // §4.3.7, the backslash already consumed
-    private void Escape(StringBuilder text)
+    private void SkipEscape()
     {
         if (!IsHex(Peek()))
         {
-            text.Append(Peek() == Eof ? Replacement : (char)Peek());
             at = Math.Min(at + 1, source.Length);
             return;
         }
-        var value = 0;
-        for (var digits = 0; digits < 6 && IsHex(Peek()); digits++, at++)
-            value = value * 16 + Convert.ToInt32(source.Substring(at, 1), 16);
+        for (var digits = 0; digits < 6 && IsHex(Peek()); digits++) at++;
         if (IsNewline(Peek())) SkipNewline();
         else if (IsWhitespace(Peek())) at++;
-        if (value is 0 or > 0x10FFFF or (>= 0xD800 and <= 0xDFFF)) text.Append(Replacement);
-        else text.Append(char.ConvertFromUtf32(value));
     }
 
     private void SkipNewline() => at += Peek() == '\r' && Peek(1) == '\n' ? 2 : 1;
 
     // §4.3.12
-    private string Name()
+    private void SkipName()
     {
-        var end = at;
-        while (end < source.Length && source[end] != '\0' && IsNameChar(source[end])) end++;
-        if (end >= source.Length || (source[end] != '\\' && source[end] != '\0'))
-        {
-            var plain = Text(at, end);
-            at = end;
-            return plain;
-        }
-        var text = new StringBuilder();
         while (true)
         {
             if (IsNameChar(Peek()))
             {
-                text.Append((char)Peek());
                 at++;
             }
             else if (IsEscape(0))
             {
                 at++;
-                Escape(text);
+                SkipEscape();
             }
             else
             {
-                return text.ToString();
+                return;
             }
         }
     }
 
     // §4.3.13
-    private (double Value, bool IsInteger) Number()
+    private void SkipNumber()
     {
-        var start = at;
-        var isInteger = true;
         if (Peek() is '+' or '-') at++;
         while (IsDigit(Peek())) at++;
         if (Peek() == '.' && IsDigit(Peek(1)))
         {
-            isInteger = false;
             at++;
             while (IsDigit(Peek())) at++;
         }
         if (Peek() is 'e' or 'E' && (IsDigit(Peek(1)) || (Peek(1) is '+' or '-' && IsDigit(Peek(2)))))
         {
-            isInteger = false;
             at += 2;
             while (IsDigit(Peek())) at++;
         }
-        return (double.Parse(source.AsSpan(start, at - start), NumberStyles.Float, CultureInfo.InvariantCulture), isInteger);
     }
 
     // §4.3.8
@@ -332,11 +295,11 @@ public sealed class Tokenizer
 
     private static bool IsDigit(int c) => c is >= '0' and <= '9';
 
-    private static bool IsHex(int c) => IsDigit(c) || c is (>= 'a' and <= 'f') or (>= 'A' and <= 'F');
+    internal static bool IsHex(int c) => IsDigit(c) || c is (>= 'a' and <= 'f') or (>= 'A' and <= 'F');
 
-    private static bool IsNewline(int c) => c is '\n' or '\r' or '\f';
+    internal static bool IsNewline(int c) => c is '\n' or '\r' or '\f';
 
-    private static bool IsWhitespace(int c) => c is ' ' or '\t' || IsNewline(c);
+    internal static bool IsWhitespace(int c) => c is ' ' or '\t' || IsNewline(c);
 
     private static bool IsNonPrintable(int c) => c is (>= 0 and <= 8) or 0xB or (>= 0xE and <= 0x1F) or 0x7F;
 

@@ -57,7 +57,7 @@ public class SerializerTests
     {
         FunctionValue function => Kinds(function.Values).Prepend((TokenKind.Function, function.Name, "")),
         BlockValue block => Kinds(block.Values).Prepend((block.Open, "", "")),
-        TokenValue { Token: var t } => [(t.Kind == TokenKind.Url ? TokenKind.Function : t.Kind, t.Kind == TokenKind.Url ? "url" : t.Text, t.Unit), .. t.Kind == TokenKind.Url ? [(TokenKind.String, t.Text, "")] : Array.Empty<(TokenKind, string, string)>()],
+        Token t => [(t.Kind == TokenKind.Url ? TokenKind.Function : t.Kind, t.Kind == TokenKind.Url ? "url" : t.Text, t.Unit), .. t.Kind == TokenKind.Url ? [(TokenKind.String, t.Text, "")] : Array.Empty<(TokenKind, string, string)>()],
         _ => [],
     });
 }

@@ -21,9 +21,9 @@ public static class FamilyList
     {
         var names = ImmutableArray.CreateBuilder<string>();
         var words = new List<Token>();
-        foreach (var value in Parser.ParseValues(css).Append(new TokenValue(new(TokenKind.Comma, css.Length, css.Length))))
+        foreach (var value in Parser.ParseValues(css).Append(new Token(TokenKind.Comma, css.Length, css.Length)))
         {
-            if (value is not TokenValue { Token: var token }) return null;
+            if (value is not Token token) return null;
             if (token.Kind == TokenKind.Comma)
             {
                 if (words.Count == 0 || (words.Count > 1 && words.Exists(w => w.Kind == TokenKind.String))) return null;
