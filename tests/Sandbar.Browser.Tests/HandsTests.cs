@@ -207,8 +207,13 @@ public sealed class HandsTests : IAsyncLifetime
         window.Run<object?>($"[...document.querySelectorAll('a.step')].find(a => a.textContent === '{step}').click()");
         window.Until(() => window.Run<bool>($"return document.querySelector('.step-panel')?.getAttribute('aria-label') === '{step}'"), step);
         if (view is null) return;
-        window.Run<object?>($"[...document.querySelectorAll('.step-panel .ant-segmented-item')].find(a => a.textContent === '{view}').querySelector('input').click()");
-        window.Until(() => window.Run<bool>($"return location.search.includes('view={view.ToLowerInvariant()}')"), view);
+        // The step shows its first view again, perhaps after this: what is chosen before that is chosen in vain.
+        window.Until(() => window.Run<bool>($$"""
+            const input = [...document.querySelectorAll('.step-panel .ant-segmented-item')].find(a => a.textContent === '{{view}}').querySelector('input');
+            if (location.search.includes('view={{view.ToLowerInvariant()}}') && input.checked) return true;
+            input.click();
+            return false;
+            """), view);
     }
 
     private static void Focus(Sandbar.Tests.Browser window, string selector)

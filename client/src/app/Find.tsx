@@ -4,6 +4,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { useEditing } from '../site/editingContext';
 import type { Place } from '../site/step';
 import type { Arrival } from '../site/arrival';
+import { useSingleKeys } from '../ui/keys';
 import { useReturnFocus } from '../ui/useReturnFocus';
 import { findPlaces, placesOf } from './places';
 import './Find.css';
@@ -15,7 +16,8 @@ export function Find({ onClose }: { onClose: () => void }) {
   useReturnFocus();
   const site = useEditing((e) => e.site);
   const catalogue = useEditing((e) => e.catalogue);
-  const places = useMemo(() => placesOf(site, catalogue), [site, catalogue]);
+  const singleKeys = useSingleKeys((k) => k.on);
+  const places = useMemo(() => placesOf(site, catalogue, singleKeys), [site, catalogue, singleKeys]);
   const [typed, setTyped] = useState('');
   const [at, setAt] = useState(0);
   const { step } = useParams();

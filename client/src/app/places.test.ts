@@ -24,7 +24,7 @@ const catalogue = {
     { id: 'card', name: 'Card', properties: [property('padding', 'Padding')] },
   ],
 } as unknown as CatalogueView;
-const find = (typed: string) => findPlaces(placesOf(site, catalogue), typed, 20).map((p) => `${p.name} (${p.where})`);
+const find = (typed: string) => findPlaces(placesOf(site, catalogue, true), typed, 20).map((p) => `${p.name} (${p.where})`);
 
 test('every kind of place is found by its name', () => {
   expect(find('home')).toEqual(['Home (Page)']);
@@ -49,6 +49,6 @@ test('what begins with it comes first', () => {
 });
 
 test('of settings that are called alike, that of the part in hand comes first', () => {
-  const first = (part: string) => findPlaces(placesOf(site, catalogue), 'padding', 20, part)[0]?.where;
+  const first = (part: string) => findPlaces(placesOf(site, catalogue, true), 'padding', 20, part)[0]?.where;
   expect([first('button'), first('card')]).toEqual(['Setting · Button', 'Setting · Card']);
 });

@@ -5,7 +5,7 @@ import { useSingleKeys } from '../ui/keys';
 import { STEPS } from './steps';
 
 /** Every step and page, and what each step says there is in it. */
-export const placesOf = (site: SiteView, catalogue: CatalogueView): Place[] => [
+export const placesOf = (site: SiteView, catalogue: CatalogueView, singleKeys: boolean): Place[] => [
   ...STEPS.map(({ id, name, move }) => ({ name, where: `Step · ${move}`, step: id, params: {} })),
   ...[...site.pages, SPECIMEN].map((page) => ({
     name: page.name,
@@ -14,13 +14,14 @@ export const placesOf = (site: SiteView, catalogue: CatalogueView): Place[] => [
     params: { page: page.id, span: 'one' },
   })),
   ...STEPS.flatMap((step) => step.places(site, catalogue)),
-  { name: 'Single keys', where: 'Keys · on or off', step: null, params: {}, act: turnSingleKeys },
+  {
+    name: `Turn single keys ${singleKeys ? 'off' : 'on'}`,
+    where: 'Keys',
+    step: null,
+    params: {},
+    act: () => useSingleKeys.getState().turn(!singleKeys),
+  },
 ];
-
-const turnSingleKeys = () => {
-  const { on, turn } = useSingleKeys.getState();
-  turn(!on);
-};
 
 /**
  * The places whose name and kind hold every word that was typed; those whose name begins with it first, and among these what belongs to a part.

@@ -182,3 +182,15 @@ test('what is being typed when an answer fails is not sent again by itself', asy
   expect(sent.map(said)).toEqual(['x']);
   expect(said(places.a)).toBe('xy');
 });
+
+test('what a window kept before it knew of places that are left is sent as it stands', async () => {
+  const old = { edit: css('x'), name: 'Overrides', gesture: 'g', madeOn: 3, at: '/', wrong: null };
+  sessionStorage.setItem(KEY, JSON.stringify({ a: old }));
+  const typing = fresh();
+  expect(places.a).toEqual({ ...old, left: true, over: null });
+  typing.type('a', { edit: css('xy'), name: 'Overrides' });
+  typing.takeStored('a');
+  await vi.advanceTimersByTimeAsync(0);
+  expect(sent.map(said)).toEqual(['x']);
+  expect(places).toEqual({});
+});

@@ -173,9 +173,12 @@ export function createTyping({ key, version, onChange, send }: Surroundings) {
 
 function read(key: string): TypedPlaces {
   try {
-    const kept = (JSON.parse(sessionStorage.getItem(key) ?? '{}') ?? {}) as Record<string, Typed>;
-    // A window that is loaded again has left every place.
-    return Object.fromEntries(Object.entries(kept).map(([place, typed]) => [place, { ...typed, left: true }]));
+    const kept = (JSON.parse(sessionStorage.getItem(key) ?? '{}') ?? {}) as Record<
+      string,
+      Omit<Typed, 'over'> & Partial<Pick<Typed, 'over'>>
+    >;
+    // A window that is loaded again has left every place; one that was kept before it could be said has nothing under it.
+    return Object.fromEntries(Object.entries(kept).map(([place, typed]) => [place, { ...typed, left: true, over: typed.over ?? null }]));
   } catch {
     return {};
   }

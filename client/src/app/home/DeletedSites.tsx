@@ -3,12 +3,14 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { answered, api, type Schemas } from '../../api/client';
 import { Problem } from '../../ui/Problem';
+import { QueryError } from '../../ui/QueryError';
 import { When } from '../../ui/When';
 import { restore } from './restore';
 
 /** The sites that were deleted, each of which can be brought back. */
 export function DeletedSites() {
   const away = useQuery({ queryKey: ['sites', 'away'], queryFn: () => answered(api.GET('/api/away')) });
+  if (away.isError) return <QueryError title="The deleted sites cannot be listed" query={away} />;
   if (!away.data || away.data.length === 0) return null;
   return (
     <details className="deleted-sites">

@@ -14,9 +14,11 @@ export function OpenFile() {
   const send = async (file: File, name?: string) => {
     const query = name === undefined ? {} : { name };
     const headers = { 'Content-Type': 'application/zip' };
-    const body = { params: { query }, body: file as unknown as string, bodySerializer: (bytes: unknown) => bytes, headers };
-    const opened = await answered(api.POST('/api/sites', body as never));
-    notification.success({ title: `${(opened as { name: string }).name} was opened`, placement: 'bottomLeft' });
+    const opened = await answered(
+      // The schema calls bytes a string.
+      api.POST('/api/sites', { params: { query }, body: file as unknown as string, bodySerializer: (bytes: unknown) => bytes, headers }),
+    );
+    notification.success({ title: `${opened.name} was opened`, placement: 'bottomLeft' });
     await queries.invalidateQueries({ queryKey: ['sites'] });
   };
   const open = async (file: File | undefined) => {
