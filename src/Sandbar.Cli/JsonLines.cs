@@ -59,6 +59,19 @@ internal static class JsonLines
 
     public static string Text(this JsonElement request, string name, string otherwise) => request.TryGetProperty(name, out _) ? request.Text(name) : otherwise;
 
+    /// <summary>A list of texts; on the command line one text with semicolons between them.</summary>
+    /// <exception cref="FormatException">There is no such list in the request.</exception>
+    public static IEnumerable<string> Texts(this JsonElement request, string name)
+    {
+        if (!request.TryGetProperty(name, out var value)) throw new FormatException($"{Quoted.Text(name)} is missing.");
+        return value.ValueKind switch
+        {
+            JsonValueKind.String => value.GetString()!.Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries),
+            JsonValueKind.Array when value.EnumerateArray().All(v => v.ValueKind == JsonValueKind.String) => value.EnumerateArray().Select(v => v.GetString()!),
+            _ => throw new FormatException($"{Quoted.Text(name)} is not a list of texts."),
+        };
+    }
+
     /// <exception cref="FormatException">It is there and is not a number.</exception>
     public static double Number(this JsonElement request, string name, double otherwise)
     {

@@ -43,6 +43,14 @@ public class ColorVerbTests
     [InlineData("color simulate -", """{"color":"red","vision":"myopia"}""", """{"error":"“myopia” is not known: use protanopia, deuteranopia or tritanopia."}""")]
     [InlineData("color simulate -", """{"color":"red","vision":"tritanopia","severity":2}""", """{"error":"“severity” runs from 0 to 1."}""")]
     [InlineData("color convert -", """{"color":"color(display-p3 1 0 0 / 0.25)","to":"hex"}""", """{"space":"hex","css":"#ff0b0c40","alpha":0.25}""")]
+    [InlineData("color steps -", """{"color":"#80808080","tints":2,"shades":1}""", """{"base":"#80808080","tints":["#bababa80","#f8f8f880"],"shades":["#0b0b0b80"]}""")]
+    [InlineData("color steps -", """{"color":"red","tints":-1}""", """{"error":"“tints” is a whole number from 0 to 256."}""")]
+    [InlineData("color mend -", """{"text":"black","ground":"white","target":4.5,"change":"text"}""", """{"text":"#000000","ground":"#ffffff","ratio":21,"difference":0}""")]
+    [InlineData("color mend -", """{"text":"#888","ground":"#777","target":7,"change":"ground"}""", """{"error":"No ground of this hue carries this text at 7 : 1."}""")]
+    [InlineData("color mend -", """{"text":"red","ground":"blue","change":"both"}""", """{"error":"“change” is text or ground."}""")]
+    [InlineData("color near -", """{"colors":["#8a2846","blue","#8b2947"],"within":2.5}""", """{"groups":[[0,2]]}""")]
+    [InlineData("color near -", """{"colors":"red; #fe0000; blue"}""", """{"groups":[[0,1]]}""")]
+    [InlineData("color near -", """{"colors":[1]}""", """{"error":"“colors” is not a list of texts."}""")]
     public async Task Answers_exactly(string verb, string request, string answer) => Assert.Equal(answer + "\n", (await RunAsync(verb, request)).Output);
 
     [Fact]

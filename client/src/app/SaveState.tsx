@@ -12,7 +12,7 @@ export function SaveState() {
   const trying = useEditing((e) => e.trial !== null);
   const connected = useEditing((e) => e.connected);
   const typed = useEditing((e) => e.typed);
-  const stuck = Object.entries(typed).filter(([, { wrong }]) => wrong !== null && wrong.kind !== 'failed');
+  const stuck = Object.entries(typed).filter(([, one]) => isStuck(one));
   return (
     <>
       <span className="save-state" role="status">
@@ -51,6 +51,9 @@ const MOST = 80;
 
 const shortened = (text: string) => (text.length > MOST ? `${text.slice(0, MOST)}…` : text);
 
+/** Whether it waits for the designer: what could only not be stored just now is sent again by itself. */
+const isStuck = ({ wrong }: Typed) => wrong !== null && wrong.kind !== 'failed';
+
 interface State extends Pick<Editing, 'connected' | 'typed'> {
   version: number;
   saving: boolean;
@@ -60,7 +63,8 @@ interface State extends Pick<Editing, 'connected' | 'typed'> {
 export function saveState({ version, saving, trying, connected, typed }: State): string {
   const waiting = Object.values(typed);
   if (!connected) return waiting.length > 0 ? 'No connection. What you typed is kept here…' : 'No connection. Trying again…';
-  if (waiting.some((t) => t.wrong)) return 'Not everything is saved';
+  if (waiting.some(isStuck)) return 'Not everything is saved';
+  if (waiting.some((t) => t.wrong)) return 'Not saved yet. Trying again…';
   if (saving || waiting.some((t) => t.left)) return 'Saving…';
   if (trying || waiting.length > 0) return 'Being tried, not saved';
   return version === 0 ? 'All changes saved' : `All changes saved · edit ${version}`;

@@ -147,7 +147,7 @@ public static class ContrastPairs
         {
             var scheme = Effective(carried);
             if (roles.TryGetValue((scheme.Id, role, step), out var known)) return known;
-            return roles[(scheme.Id, role, step)] = SchemeColors.Released(SchemeColors.Resolve(site.Palette, scheme, role, step).Color);
+            return roles[(scheme.Id, role, step)] = Gamut.Rounded(SchemeColors.Resolve(site.Palette, scheme, role, step).Color);
         }
 
         private Scheme Effective(string carried)
@@ -279,8 +279,8 @@ public static class ContrastPairs
             private Color? Resolve(Value value, string? property) => value switch
             {
                 ReferenceValue { To: RoleKind.Kind } role => walk.Role(around.Carried, role.Id, role.Step),
-                ReferenceValue { To: ColorKind.Kind } color => SchemeColors.Released(SchemeColors.Row(walk.Site.Palette.Colors.Get(color.Id)).At(color.Step)),
-                FixedColorValue given => SchemeColors.Released(ReleasedColor.Of(given.Css)),
+                ReferenceValue { To: ColorKind.Kind } color => Gamut.Rounded(SchemeColors.Row(walk.Site.Palette.Colors.Get(color.Id)).At(color.Step)),
+                FixedColorValue given => Gamut.Rounded(ReleasedColor.Of(given.Css)),
                 RestValue rest when property is not null && InForce(property, state) is { } cell && AtRest(cell.Key) is { } atRest and not RestValue => Resolve(ValueForms.Moved(atRest, rest.Step), property),
                 _ => null,
             };

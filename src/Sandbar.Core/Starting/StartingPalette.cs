@@ -54,7 +54,7 @@ internal static class StartingPalette
     private static BaseColor Mixed(string name, double lightness, double chroma, double hue) =>
         Starter.Color(name, ColorText.Hex(new(ColorSpace.Oklch, lightness, chroma, hue)));
 
-    private static Color Color(PaletteFoundation palette, string id, int step = 0) => SchemeColors.Released(SchemeColors.Row(palette.Colors.Get(id)).At(step));
+    private static Color Color(PaletteFoundation palette, string id, int step = 0) => Gamut.Rounded(SchemeColors.Row(palette.Colors.Get(id)).At(step));
 
     /// <summary>Finds, for what must be read on two grounds, the step nearest to the colour itself that can be.</summary>
     private sealed class Finder(PaletteFoundation palette, Color ground, Color raised)
@@ -79,7 +79,7 @@ internal static class StartingPalette
 
         private bool Carries(ReferenceValue choice)
         {
-            var text = SchemeColors.Released(SchemeColors.Readable(palette, Color(palette, choice.Id, choice.Step)).Color);
+            var text = Gamut.Rounded(SchemeColors.Readable(palette, Color(palette, choice.Id, choice.Step)).Color);
             return Enumerable.Range(0, 2).All(darker => Contrast.Ratio(text, Color(palette, choice.Id, Math.Max(choice.Step - darker, -Steps.ShadeCount))) >= Text);
         }
 

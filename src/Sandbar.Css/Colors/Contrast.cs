@@ -3,6 +3,9 @@ namespace Sandbar.Css.Colors;
 /// <summary>Contrast of text or lines against what is behind them. Source: WCAG 2.2, "relative luminance" and "contrast ratio".</summary>
 public static class Contrast
 {
+    /// <summary>What text needs (WCAG 2.2, 1.4.3).</summary>
+    public const double Text = 4.5;
+
     /// <summary>Relative luminance, 0 (black) to 1 (white) inside sRGB.</summary>
     public static double Luminance(Color color)
     {

@@ -60,15 +60,26 @@ public static class Gamut
         var origin = color.To(ColorSpace.Oklch);
         var lightness = Math.Clamp(origin.C1, 0, 1);
         origin = origin with { C1 = lightness };
-        if (InSrgb(origin)) return origin.To(ColorSpace.Srgb);
+        if (IsInside(origin)) return origin.To(ColorSpace.Srgb);
         double min = 0, max = origin.C2;
         while (max - min > 1e-6)
         {
             var chroma = (min + max) / 2;
-            if (InSrgb(origin with { C2 = chroma })) min = chroma;
+            if (IsInside(origin with { C2 = chroma })) min = chroma;
             else max = chroma;
         }
         return Clip((origin with { C2 = min }).To(ColorSpace.Srgb));
+
+        // Gamma keeps 0 and 1 where they are: linear light says the same, in a third of the time.
+        static bool IsInside(Color color) => color.To(ColorSpace.SrgbLinear) is { C1: >= 0 and <= 1, C2: >= 0 and <= 1, C3: >= 0 and <= 1 };
+    }
+
+    /// <summary>The colour as it is released and painted: inside sRGB, eight bits for each channel and for alpha.</summary>
+    public static Color Rounded(Color color)
+    {
+        var c = ToSrgb(color);
+        return new(ColorSpace.Srgb, Eighth(c.C1), Eighth(c.C2), Eighth(c.C3), Eighth(c.Alpha));
+        static double Eighth(double channel) => Math.Round(channel * 255) / 255;
     }
 
     private static Color Clip(Color srgb) => srgb with

@@ -20,6 +20,18 @@ public class StepsTests
     });
 
     [Fact]
+    public void As_many_steps_as_are_asked_for_keep_alpha_and_go_evenly() => Gen.Select(AnySrgb, Gen.Int[0, 12], Gen.Int[0, 12], Gen.Byte).Sample((color, tints, shades, alpha) =>
+    {
+        var row = Steps.Of(color.WithAlpha(alpha / 255d), tints, shades);
+        Assert.Equal((tints, shades), (row.Tints.Length, row.Shades.Length));
+        Assert.All([.. row.Tints, .. row.Shades], step => Assert.Equal(alpha / 255d, step.Alpha, 1e-9));
+        var origin = color.To(ColorSpace.Oklch);
+        Even(row.Tints, origin, Math.Max(0.98, (origin.C1 + 1) / 2));
+        Even(row.Shades, origin, Math.Min(0.15, origin.C1 / 2));
+        if (tints > 0 && (1 - origin.C1) / tints >= 0.008) Assert.Equal(tints + 1, row.Tints.Select(ColorText.Hex).Append(ColorText.Hex(row.Base)).Distinct().Count());
+    });
+
+    [Fact]
     public void Steps_do_not_repeat_where_there_is_room() => AnySrgb.Sample(color =>
     {
         var row = Steps.Of(color);

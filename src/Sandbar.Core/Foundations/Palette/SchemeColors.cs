@@ -42,13 +42,6 @@ public static class SchemeColors
         }
     }
 
-    /// <summary>A colour as it is released and shown: inside sRGB, eight bits a channel.</summary>
-    public static Color Released(Color color)
-    {
-        var c = Gamut.ToSrgb(color);
-        return new(ColorSpace.Srgb, Math.Round(c.C1 * 255) / 255, Math.Round(c.C2 * 255) / 255, Math.Round(c.C3 * 255) / 255, c.Alpha);
-    }
-
     /// <summary>A step of any colour, counted along its own row.</summary>
     public static Color Along(Color color, int step) => Steps.Of(color).At(StepText.Clamp(step));
 
