@@ -10,6 +10,12 @@ public sealed class Browser : IDisposable
 {
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(20);
 
+    /// <summary>What a window shows of how it fares.</summary>
+    private const string Situation = """
+        const said = ['.save-state', 'footer.status-line', '.ant-notification'].map(s => document.querySelector(s)?.textContent);
+        return JSON.stringify({ ...document.documentElement.dataset, said, kept: { ...sessionStorage } });
+        """;
+
     public Browser()
     {
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
@@ -105,7 +111,7 @@ public sealed class Browser : IDisposable
         var waited = System.Diagnostics.Stopwatch.StartNew();
         while (!Holds(condition))
         {
-            if (waited.Elapsed > Patience) throw new TimeoutException($"Waited in vain for {what} at {Driver.Url}: {Run<string>("return JSON.stringify(document.documentElement.dataset) + document.querySelector(\"footer.status-line\")?.textContent + document.querySelector(\".ant-notification\")?.textContent")}.");
+            if (waited.Elapsed > Patience) throw new TimeoutException($"Waited in vain for {what} at {Driver.Url}: {Run<string>(Situation)}.");
             Thread.Sleep(20);
         }
     }

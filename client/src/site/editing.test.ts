@@ -110,6 +110,20 @@ test('a trial ends with its owner, and with nobody else', async () => {
   expect(trials).toHaveLength(2);
 });
 
+test('what is tried once more while it is being stored is not tried any longer once it is', async () => {
+  server = (_path, body) => ({ status: 200, body: made(Number(body?.version)) });
+  trial = () => Promise.resolve({ answer: answerOf(store.getState().site.version), problems: [], coreTime: 1 });
+  store.getState().type('place', { edit, name: 'Overrides', tried: false });
+  store.getState().storeTyped('place');
+  store.getState().attempt(edit, 'place');
+  await settled();
+  expect(store.getState()).toMatchObject({ typed: {}, trial: null });
+  const asked = trials.length;
+  heard.onConnected?.(true);
+  await settled();
+  expect(trials).toHaveLength(asked);
+});
+
 test('an answer for a site that has changed meanwhile is not shown, and tried again', async () => {
   let answer: (result: Partial<TrialResult>) => void = () => undefined;
   trial = () => new Promise((resolve) => (answer = resolve));

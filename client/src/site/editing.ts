@@ -181,7 +181,12 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
       key: typedKey(opened.site.slug),
       version: () => get().site.version,
       onChange: (typed) => set({ typed }),
-      send: (typed, place) => inTurn((version) => requests.make(Math.min(version, typed.madeOn), typed.edit, typed.gesture), place),
+      send: async (typed, place) => {
+        const failed = await inTurn((version) => requests.make(Math.min(version, typed.madeOn), typed.edit, typed.gesture), place);
+        // Where it is typed may have come into sight on the way, and tried it once more.
+        if (failed === null && tried?.edit === typed.edit) cancelTrial(place);
+        return failed;
+      },
     });
 
     return {

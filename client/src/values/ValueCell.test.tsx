@@ -11,8 +11,10 @@ import { ValueCell } from './ValueCell';
 const made: Edit[] = [];
 const tried: Edit[] = [];
 let answer: string | null = null;
+let isHeard = true;
 const cancelTrial = vi.fn();
-const refused = () => Promise.resolve(answer === null ? null : new RequestFailed({ detail: answer }, 400));
+const refused = () =>
+  Promise.resolve(!isHeard ? new RequestFailed(undefined, 0) : answer === null ? null : new RequestFailed({ detail: answer }, 400));
 
 let store: EditingStore;
 const fresh = () =>
@@ -79,6 +81,7 @@ beforeEach(() => {
   made.length = 0;
   tried.length = 0;
   answer = null;
+  isHeard = true;
   sessionStorage.clear();
   cancelTrial.mockClear();
   vi.stubGlobal(
@@ -125,6 +128,19 @@ test('Escape brings back what was there', async () => {
   expect(made).toEqual([]);
   expect(cancelTrial).toHaveBeenCalled();
   expect(cell().textContent).toContain('12px');
+});
+
+test('what is typed over a text that could not be stored is stored when it is left', async () => {
+  isHeard = false;
+  fireEvent.click(show('12px'));
+  fireEvent.change(screen.getByRole('combobox'), { target: { value: '30px' } });
+  await act(async () => fireEvent.blur(screen.getByRole('combobox'), { relatedTarget: screen.getByText('Elsewhere') }));
+  fireEvent.click(cell());
+  fireEvent.change(screen.getByRole('combobox'), { target: { value: '31px' } });
+  isHeard = true;
+  await act(async () => fireEvent.blur(screen.getByRole('combobox'), { relatedTarget: screen.getByText('Elsewhere') }));
+  expect(texts(made)).toEqual(['30px', '31px']);
+  expect(store.getState().typed).toEqual({});
 });
 
 test('what is refused is kept where it was typed, with the reason, until it is mended or given up', async () => {

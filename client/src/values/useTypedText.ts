@@ -63,7 +63,8 @@ export function useTypedText({ name, value, edit, tries = true, canBeEmpty = fal
     commit,
     /** Left without a word: what was typed is meant, but does not stand against somebody else's. */
     leave: () => {
-      if (typed()?.wrong === null) commit();
+      const wrong = typed()?.wrong;
+      if (wrong === null || wrong?.kind === 'failed') commit();
     },
     abandon: () => takeStored(place),
   };

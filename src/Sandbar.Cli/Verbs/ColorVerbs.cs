@@ -1,12 +1,13 @@
 using System.CommandLine;
 using System.Globalization;
 using System.Text.Json;
+using Sandbar.Core.Pictures;
 using Sandbar.Css;
 using Sandbar.Css.Colors;
 
 namespace Sandbar.Cli.Verbs;
 
-/// <summary><c>color convert</c>, <c>contrast</c>, <c>difference</c>, <c>simulate</c>, <c>steps</c>, <c>mend</c>, <c>near</c>.</summary>
+/// <summary><c>color convert</c>, <c>contrast</c>, <c>difference</c>, <c>simulate</c>, <c>steps</c>, <c>mend</c>, <c>near</c>, <c>extract</c>.</summary>
 internal static class ColorVerbs
 {
     /// <summary>More steps than that are nearer to each other than eight bits.</summary>
@@ -26,6 +27,7 @@ internal static class ColorVerbs
             [new("text", "colour of the text"), new("ground", "colour behind it"), new("target", "contrast to reach, 4.5 unless named", IsNumber: true, Required: false), new("change", "text or ground", Required: false)], MendOf),
         Verb.Create("near", "Groups of colours that are nearly the same.",
             [new("colors", "colours with semicolons between them"), new("within", "CIEDE2000 within which they are, 2.5 unless named", IsNumber: true, Required: false)], Near),
+        Verb.Create("extract", "The colours of a picture, by their share of it.", [new("file", "a PNG, JPEG, WebP or SVG"), new("count", "how many at most, 8 unless named", IsNumber: true, Required: false)], Extract),
     };
 
     private static void Convert(JsonElement request, Utf8JsonWriter writer)
@@ -113,10 +115,34 @@ internal static class ColorVerbs
         writer.WriteEndArray();
     }
 
-    private static int Count(JsonElement request, string name, int otherwise)
+    private static void Extract(JsonElement request, Utf8JsonWriter writer)
+    {
+        var file = request.Text("file");
+        var count = Count(request, "count", 8, least: 1, PictureColors.Most);
+        byte[] bytes;
+        try
+        {
+            bytes = File.ReadAllBytes(file);
+        }
+        catch (Exception failed) when (failed is IOException or UnauthorizedAccessException or NotSupportedException or ArgumentException)
+        {
+            throw new FormatException($"The file {Quoted.Text(file)} cannot be read.");
+        }
+        writer.WriteStartArray("colors");
+        foreach (var color in PictureColors.Of(PictureFile.Read(bytes), count))
+        {
+            writer.WriteStartObject();
+            writer.WriteString("hex", ColorText.Hex(color.Color));
+            writer.WriteNumber("share", color.Share);
+            writer.WriteEndObject();
+        }
+        writer.WriteEndArray();
+    }
+
+    private static int Count(JsonElement request, string name, int otherwise, int least = 0, int most = MostSteps)
     {
         var count = request.Number(name, otherwise);
-        return count == Math.Floor(count) && count is >= 0 and <= MostSteps ? (int)count : throw new FormatException($"{Quoted.Text(name)} is a whole number from 0 to {MostSteps}.");
+        return count == Math.Floor(count) && count >= least && count <= most ? (int)count : throw new FormatException($"{Quoted.Text(name)} is a whole number from {least} to {most}.");
     }
 
     private static void WriteHexes(Utf8JsonWriter writer, string name, IEnumerable<Color> colors)

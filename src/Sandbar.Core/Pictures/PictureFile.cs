@@ -1,0 +1,42 @@
+using SkiaSharp;
+
+namespace Sandbar.Core.Pictures;
+
+/// <summary>Pictures from elsewhere: PNG, JPEG and WebP of any colour space, the first frame where there are several, and SVG.</summary>
+public static class PictureFile
+{
+    public const int MostBytes = 40_000_000;
+
+    /// <summary>More than cameras of today take; each costs four bytes while it is looked at.</summary>
+    public const int MostPixels = 64_000_000;
+
+    // Of more, a part tells the same: where a format can be read smaller, it is.
+    private const int Enough = 4_000_000;
+
+    private static readonly SKEncodedImageFormat[] Formats = [SKEncodedImageFormat.Png, SKEncodedImageFormat.Jpeg, SKEncodedImageFormat.Webp];
+
+    /// <summary>Reads a picture, perhaps smaller than it is.</summary>
+    /// <exception cref="FormatException">It cannot be read; the message says why.</exception>
+    public static Pixels Read(byte[] bytes)
+    {
+        if (bytes.Length > MostBytes) throw new FormatException($"This picture is larger than {MostBytes / 1_000_000} MB.");
+        using var data = SKData.CreateCopy(bytes);
+        using var codec = SKCodec.Create(data);
+        if (codec is null) return SvgPicture.IsSvg(bytes) ? SvgPicture.Read(bytes) : throw new FormatException("This is no picture that can be read: PNG, JPEG, WebP and SVG can.");
+        if (!Formats.Contains(codec.EncodedFormat)) throw new FormatException("Pictures of this kind are not read: PNG, JPEG, WebP and SVG are.");
+        if ((long)codec.Info.Width * codec.Info.Height > MostPixels)
+            throw new FormatException($"This picture has {(long)codec.Info.Width * codec.Info.Height / 1_000_000} million pixels; up to {MostPixels / 1_000_000} million are read.");
+        var scale = Math.Min(1, Math.Sqrt((double)Enough / ((long)codec.Info.Width * codec.Info.Height)));
+        var size = codec.GetScaledDimensions((float)scale);
+        var info = new SKImageInfo(size.Width, size.Height, SKColorType.Rgba8888, SKAlphaType.Unpremul, SKColorSpace.CreateSrgb());
+        var pixels = new byte[info.BytesSize];
+        unsafe
+        {
+            fixed (byte* start = pixels)
+            {
+                if (codec.GetPixels(info, (nint)start) != SKCodecResult.Success) throw new FormatException("This picture is damaged: it ends too early, or holds what no picture does.");
+            }
+        }
+        return new(size.Width, size.Height, pixels);
+    }
+}
