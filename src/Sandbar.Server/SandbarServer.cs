@@ -50,6 +50,7 @@ public static partial class SandbarServer
         SiteEndpoints.Map(api);
         SiteListEndpoints.Map(api);
         EditEndpoints.Map(api);
+        ColorEndpoints.Map(api);
         SnapshotEndpoints.Map(api);
         ReleaseEndpoints.Map(api);
         StageEndpoints.Map(app);

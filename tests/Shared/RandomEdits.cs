@@ -20,6 +20,8 @@ internal static class RandomEdits
     public static readonly Gen<Edit> Any = Gen.OneOf(
         Gen.Select(Among([.. Demo.Site.Palette.Colors.Select(c => c.Id)]), Gen.Int[0, 0xFFFFFF], (id, rgb) => Do.Color(id, $"#{rgb:x6}")),
         Gen.Select(Among("Moss", "leaf", "Old husk", ""), Gen.Int[0, 3], (name, n) => n == 0 ? Do.NewColor($"c-{name}", name, "olive") : Do.RenameColor("husk", name)),
+        Gen.Select(Among("Moss", "leaf", "tint 1", ""), Among("olive", "#12345678", "no"), Gen.Int[0, 3], (name, color, n) =>
+            (Edit)new AddColors([.. Enumerable.Range(0, n).Select(i => new NewColor($"some-{i}", i == 0 ? name : $"{name} {i}", color))])),
         Gen.Select(Among("day", "dusk"), Among([.. Demo.Site.Palette.Roles.Select(r => r.Id)]), Among("beet", "leaf", "husk"), Gen.Int[-6, 7], (scheme, role, color, step) => Do.Role(scheme, role, StepText.With(color, step))),
         Gen.Select(Among("day", "dusk"), Among("text", "action"), Among("ground", "text", "action text"), (scheme, role, on) => Do.Role(scheme, role, $"readable on {on}")),
         Gen.Select(Cells(), Gen.Int[0, 5], (cell, n) => n == 0 ? (Edit)(cell with { Text = null }) : cell),

@@ -308,6 +308,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{slug}/colors/pasted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readColors"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/colors/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{slug}/past": {
         parameters: {
             query?: never;
@@ -450,7 +482,15 @@ export interface components {
         DuplicateRequest: {
             name: string;
         };
-        Edit: components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"];
+        Edit: components["schemas"]["EditAddColors"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"];
+        EditAddColors: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "addColors";
+            colors: components["schemas"]["NewColor"][];
+        };
         EditAddMenuItem: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -692,6 +732,20 @@ export interface components {
             /** Format: int32 */
             to: number;
         };
+        FoundColor: {
+            name: string;
+            css: string;
+            hex: string;
+            /** Format: double */
+            share: null | number;
+            known: null | string;
+        };
+        FoundColors: {
+            colors: components["schemas"]["FoundColor"][];
+            unread: components["schemas"]["UnreadLine"][];
+            /** Format: int32 */
+            left: number;
+        };
         FrameView: {
             header: components["schemas"]["BlockView"];
             footer: components["schemas"]["BlockView"];
@@ -750,6 +804,11 @@ export interface components {
         };
         NameStateRequest: {
             name: string;
+        };
+        NewColor: {
+            id: string;
+            name: string;
+            color: string;
         };
         NewSiteWishes: {
             name: string;
@@ -828,6 +887,9 @@ export interface components {
             snapshots: components["schemas"]["SnapshotView"][];
             items: components["schemas"]["HistoryItemView"][];
             isAll: boolean;
+        };
+        PastedColors: {
+            text: string;
         };
         PictureView: {
             id: string;
@@ -1043,6 +1105,11 @@ export interface components {
             steps: components["schemas"]["ScaleStepView"][];
             styles: components["schemas"]["TextStyleView"][];
             words: string;
+        };
+        UnreadLine: {
+            /** Format: int32 */
+            line: number;
+            text: string;
         };
         ViewChange: {
             path: string;
@@ -1640,6 +1707,76 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readColors: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PastedColors"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundColors"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundColors"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -21,8 +21,8 @@ public static class PictureColors
 
     private const int Rounds = 24;
 
-    // Nearer clusters are one colour: ΔEOK that is just noticed.
-    private const double Same = 0.02;
+    // Nearer clusters are one colour with its noise: a little more than is just noticed (ΔEOK 0.02).
+    private const double Same = 0.03;
 
     // A bin with so much of a cluster is a flat colour with what smoothing made of its edges.
     private const double Flat = 0.5;

@@ -158,15 +158,20 @@ public class EditTests
     {
         Edit[] edits =
         [
-            new RenameSite("a"), new AddThing("color", "a", "b", null, null, "c"), new SetThing("color", "a", "b", "c"), new RenameThing("color", "a", "b"), new MoveThing("color", "a", 1), new RemoveThing("color", "a", "b"),
+            new RenameSite("a"), new AddColors([new("a", "b", "c")]), new AddThing("color", "a", "b", null, null, "c"), new SetThing("color", "a", "b", "c"), new RenameThing("color", "a", "b"), new MoveThing("color", "a", 1), new RemoveThing("color", "a", "b"),
             new SetCell("a", "b", State.Hover, 1, null, "c"), new SetOverrides("a"), new TakeBack("a", "b", false), new BringBack("a", "b"), new BackToGood(1),
             new SetContent("a", "b", "c"), new SetBlockLook("a", "b"), new SetBlockScheme("a", null),
             new AddMenuItem("a", "b", "c", "d"), new SetMenuItem("a", "b", "c", "d"), new MoveMenuItem("a", "b", 1), new RemoveMenuItem("a", "b"),
         ];
         var there = typeof(Edit).Assembly.GetTypes().Where(t => t.BaseType == typeof(Edit)).Select(t => t.Name).Order();
         Assert.Equal(there, edits.Select(e => e.GetType().Name).Append(nameof(TakeLooks)).Order());
-        foreach (var edit in edits) Assert.Equal(edit, JsonSerializer.Deserialize<Edit>(JsonSerializer.Serialize(edit, Requests), Requests));
-        Assert.Equal("""{"kind":"setCell","look":"a","property":"b","state":"hover","from":1,"below":null,"text":"c"}""", JsonSerializer.Serialize<Edit>(edits[6], Requests));
+        foreach (var edit in edits)
+        {
+            var json = JsonSerializer.Serialize(edit, Requests);
+            var read = JsonSerializer.Deserialize<Edit>(json, Requests);
+            Assert.Equal((edit.GetType(), json), (read?.GetType(), JsonSerializer.Serialize(read, Requests)));
+        }
+        Assert.Equal("""{"kind":"setCell","look":"a","property":"b","state":"hover","from":1,"below":null,"text":"c"}""", JsonSerializer.Serialize<Edit>(edits[7], Requests));
     }
 
     private static readonly JsonSerializerOptions Requests = SiteJson.Configure(new());

@@ -10,6 +10,7 @@ import { Shortened } from '../../ui/Shortened';
 import { usesText } from '../../ui/words';
 import { useEditing, useEditingLater } from '../../site/editingContext';
 import { AddColorForm } from './AddColorForm';
+import { FoundColors } from './FoundColors';
 import { ColorEditor } from './ColorEditor';
 import { useSetAddress } from '../../site/address';
 import './ColorsPanel.css';
@@ -28,11 +29,12 @@ export function ColorsPanel() {
     return known ? [{ thing, stored: known, color: tried?.find((t) => t.id === thing.id) ?? known }] : [];
   });
   const adding = params.get('color') === 'new';
-  const chosen = adding ? undefined : (colors.find((c) => c.thing.id === params.get('color')) ?? colors[0]);
+  const taking = params.get('color') === 'list' ? 'list' : params.get('color') === 'picture' ? 'picture' : null;
+  const chosen = adding || taking ? undefined : (colors.find((c) => c.thing.id === params.get('color')) ?? colors[0]);
   const choose = useCallback((id: string) => setAddress({ color: id }), [setAddress]);
   const row = useRef<HTMLLIElement>(null);
   const chosenId = chosen?.thing.id;
-  const [panel, focusNext] = useFocusNext<HTMLDivElement>(adding ? 'new' : chosenId);
+  const [panel, focusNext] = useFocusNext<HTMLDivElement>(adding ? 'new' : (taking ?? chosenId));
   // Chosen elsewhere, or added far down a long list, it comes into sight.
   useEffect(() => {
     row.current?.scrollIntoView({ block: 'nearest' });
@@ -58,10 +60,30 @@ export function ColorsPanel() {
       <div className="below-rows">
         <Button size="small" onClick={() => choose('new')} disabled={adding}>
           Add a colour
+        </Button>{' '}
+        <Button size="small" onClick={() => choose('list')} disabled={taking === 'list'}>
+          Paste a list
+        </Button>{' '}
+        <Button size="small" onClick={() => choose('picture')} disabled={taking === 'picture'}>
+          From a picture
         </Button>
       </div>
       {adding && (
         <AddColorForm
+          onDone={(id) => {
+            focusNext(EDITOR);
+            choose(id);
+          }}
+          onCancel={() => {
+            focusNext(ADD);
+            choose('');
+          }}
+        />
+      )}
+      {taking && (
+        <FoundColors
+          key={taking}
+          from={taking}
           onDone={(id) => {
             focusNext(EDITOR);
             choose(id);

@@ -1,0 +1,73 @@
+using System.ComponentModel.DataAnnotations;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Pictures;
+using Sandbar.Css.Colors;
+
+namespace Sandbar.Server;
+
+/// <summary>A list of colours, as it was pasted.</summary>
+public sealed record PastedColors([property: MaxLength(ColorList.Longest)] string Text);
+
+/// <summary>A colour that can be taken into the palette.</summary>
+/// <param name="Name">What it can be called there.</param>
+/// <param name="Css">As it was given.</param>
+/// <param name="Hex">As it is painted.</param>
+/// <param name="Share">Of the picture it was found in, 0 to 1; null where it was found in none.</param>
+/// <param name="Known">Name of a colour of the palette that is the same; null where there is none.</param>
+public sealed record FoundColor(string Name, string Css, string Hex, double? Share, string? Known);
+
+/// <summary>Colours that can be taken into the palette, what no colour was found in, and how many there were besides.</summary>
+public sealed record FoundColors(IReadOnlyList<FoundColor> Colors, IReadOnlyList<UnreadLine> Unread, int Left);
+
+/// <summary>Colours on their way into a palette: from lists, and from pictures.</summary>
+internal static class ColorEndpoints
+{
+    /// <summary>As many as are looked for in a picture.</summary>
+    private const int OfPicture = 8;
+
+    // One at a time: what one takes in memory is bounded, and so is what all do.
+    private static readonly SemaphoreSlim Reading = new(1, 1);
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost("/sites/{slug}/colors/pasted", async Task<Results<Ok<FoundColors>, ProblemHttpResult>> (string slug, PastedColors pasted, OpenSites sites, CancellationToken cancel) =>
+        {
+            if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
+            var list = ColorList.Read(pasted.Text);
+            return TypedResults.Ok(new FoundColors(Found(head.Stored.Site, [.. list.Colors.Select(c => (c.Name, c.Css, (double?)null))]), list.Unread, list.Left));
+        }).WithName("readColors").ProducesProblem(StatusCodes.Status400BadRequest);
+
+        api.MapPost("/sites/{slug}/colors/picture", async Task<Results<Ok<FoundColors>, ProblemHttpResult>> (string slug, HttpRequest request, OpenSites sites, CancellationToken cancel) =>
+        {
+            if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
+            await Reading.WaitAsync(cancel);
+            try
+            {
+                using var bytes = new MemoryStream();
+                await request.Body.CopyToAsync(bytes, cancel);
+                var colors = PictureColors.Of(PictureFile.Read(bytes.ToArray()), OfPicture);
+                return TypedResults.Ok(new FoundColors(Found(head.Stored.Site, [.. colors.Select(c => ("", ColorText.Hex(c.Color), (double?)c.Share))]), [], 0));
+            }
+            catch (FormatException broken)
+            {
+                return TypedResults.Problem(broken.Message, statusCode: StatusCodes.Status400BadRequest, title: "The picture cannot be read");
+            }
+            finally
+            {
+                Reading.Release();
+            }
+        }).WithName("readPicture").Accepts<byte[]>("application/octet-stream").ProducesProblem(StatusCodes.Status400BadRequest)
+            .WithMetadata(new RequestSizeLimitAttribute(PictureFile.MostBytes));
+    }
+
+    private static List<FoundColor> Found(Site site, IReadOnlyList<(string Name, string Css, double? Share)> colors)
+    {
+        var hexes = colors.Select(c => ColorText.Hex(ReleasedColor.Of(c.Css))).ToList();
+        var known = site.Palette.Colors.GroupBy(c => ColorText.Hex(ReleasedColor.Of(c.Css()))).ToDictionary(g => g.Key, g => g.First().Name, StringComparer.Ordinal);
+        var names = ProposedNames.For(site, colors.Select(c => (c.Name, ReleasedColor.Of(c.Css))));
+        return [.. colors.Zip(hexes, names).Select(c => new FoundColor(c.Third, c.First.Css, c.Second, c.First.Share, known.GetValueOrDefault(c.Second)))];
+    }
+}
