@@ -24,7 +24,7 @@ public sealed class PaletteTests : IAsyncLifetime
         Assert.Equal("Line 2 margin: 0", Browser.Element(".found-colors .unread").Text.ReplaceLineEndings(" "));
         Browser.Named("button", "Add 2 colours").Click();
         Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".color-row")).Count == 9, "the colours");
-        Browser.Until(() => Browser.Driver.FindElement(By.CssSelector(".color-row[aria-pressed=true]")).Text.StartsWith("moss", StringComparison.Ordinal), "the first of them to be chosen");
+        Browser.Until(() => Browser.Element(".color-row[aria-pressed=true]").Text.StartsWith("moss", StringComparison.Ordinal), "the first of them to be chosen");
         Assert.Equal(1, (await workplace.Server.SiteAsync()).Version());
         Browser.Starting("button", "Undo").Click();
         Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".color-row")).Count == 7, "the colours to go");
