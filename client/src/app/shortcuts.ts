@@ -2,7 +2,7 @@ import { App } from 'antd';
 import { useCallback, useEffect } from 'react';
 import type { Earlier } from '../site/editing';
 import { useActions } from '../site/editingContext';
-import { useStageView } from '../stage/view';
+import { readView, useStageView } from '../stage/view';
 import { loneKey, takesText } from '../ui/keys';
 
 /** The keys, as they are told to the designer. Those that stand alone can be turned off, and go with Alt everywhere. */
@@ -45,11 +45,14 @@ export function useReverse(): (way: 'undo' | 'redo') => Promise<void> {
   );
 }
 
+/** Whether the stage has the window, by the address at this very moment: the next key may come before the drawing is over. */
+const isWhole = () => readView(new URLSearchParams(window.location.search)).whole;
+
 /** Ctrl or Cmd with Z and Y outside fields, which have an undo of their own; and the keys that stand alone. Keys pressed on the stage come here too. */
 export function useShortcuts(onFind: () => void): void {
   const reverse = useReverse();
   const { showBefore } = useActions();
-  const [{ whole }, change] = useStageView();
+  const [, change] = useStageView();
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       const key = event.key.toLowerCase();
@@ -60,7 +63,7 @@ export function useShortcuts(onFind: () => void): void {
         void reverse(key === 'y' || event.shiftKey ? 'redo' : 'undo');
         return;
       }
-      if (key === 'escape' && whole && !event.defaultPrevented && !target.closest('[role="dialog"], [role="menu"], [role="listbox"]'))
+      if (key === 'escape' && isWhole() && !event.defaultPrevented && !target.closest('[role="dialog"], [role="menu"], [role="listbox"]'))
         change({ whole: false });
       const lone = loneKey(event);
       if (lone === null) return;
@@ -68,7 +71,7 @@ export function useShortcuts(onFind: () => void): void {
       const earlier = EARLIER[lone];
       if (event.repeat) return;
       if (lone === '/') onFind();
-      else if (lone === 'w') change({ whole: !whole });
+      else if (lone === 'w') change({ whole: !isWhole() });
       else if (earlier) showBefore(earlier);
     };
     const onKeyUp = (event: KeyboardEvent) => {
@@ -91,5 +94,5 @@ export function useShortcuts(onFind: () => void): void {
       window.removeEventListener('keyup', onKeyUp);
       window.removeEventListener('blur', onBlur);
     };
-  }, [reverse, showBefore, onFind, whole, change]);
+  }, [reverse, showBefore, onFind, change]);
 }

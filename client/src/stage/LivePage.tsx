@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { LookView } from '../api/client';
 import { partOf } from '../site/catalogue';
 import type { Editing } from '../site/editing';
@@ -125,7 +125,8 @@ export function LivePage({ page, name, viewport, height, scale, leads, onSelect 
         : loaded.document.querySelector<HTMLElement>(`[data-block="${CSS.escape(selected)}"]`)
       : null;
   const at = useRef<HTMLElement | null>(null);
-  useEffect(() => {
+  // At once: the next key may come before the drawing is over.
+  useLayoutEffect(() => {
     at.current = element;
   });
 
