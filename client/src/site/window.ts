@@ -1,7 +1,7 @@
 const KEY = 'sandbar-window';
 
-/** How long a window that is being reloaded may take to let go of its name, in ms. */
-const PATIENCE = 400;
+/** How long a window that is being reloaded may take to let go of its name, in ms: on a busy machine long, and what was typed goes with the name. */
+const PATIENCE = 2500;
 
 /** What tells this window from others, kept through a reload. */
 export let windowId: string = sessionStorage.getItem(KEY) ?? named();
