@@ -12,7 +12,7 @@ public class ArchitectureTests
 {
     /// <summary>The core's folders, the lowest first.</summary>
     private static readonly string[] Folders =
-        ["Pictures", "Design", "Values", "Catalogue", "Foundations", "Checking", "Rendering", "Editing", "Reviewing", "Interchange", "Starting", "Samples"];
+        ["Design", "Values", "Catalogue", "Foundations", "Checking", "Pictures", "Rendering", "Editing", "Reviewing", "Interchange", "Starting", "Samples"];
 
     private static readonly Architecture Core = new ArchLoader().LoadAssemblies(typeof(Site).Assembly, typeof(Color).Assembly).Build();
 
@@ -26,10 +26,10 @@ public class ArchitectureTests
     public void Lower_folders_know_nothing_of_higher_ones(string low, string high) =>
         Types().That().ResideInNamespaceMatching(In(low)).Should().NotDependOnAny(Types().That().ResideInNamespaceMatching(In(high))).Check(Core);
 
-    /// <summary>That the check above can fail: everything stands on the site's records.</summary>
+    /// <summary>That the check above can fail: everything stands on the site's records, but for pictures, which stand on what files are.</summary>
     [Fact]
     public void Higher_folders_know_the_lowest() =>
-        Assert.All(Folders[1..], high => Assert.False(Types().That().ResideInNamespaceMatching(In(high)).Should().NotDependOnAny(Types().That().ResideInNamespaceMatching(In("Design"))).HasNoViolations(Core)));
+        Assert.All(Folders[1..], high => Assert.False(Types().That().ResideInNamespaceMatching(In(high)).Should().NotDependOnAny(Types().That().ResideInNamespaceMatching(In(high == "Pictures" ? "Checking" : "Design"))).HasNoViolations(Core)));
 
     [Fact]
     public void Every_folder_has_its_place() => Assert.Equal(

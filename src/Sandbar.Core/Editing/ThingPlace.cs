@@ -78,7 +78,8 @@ internal sealed class ThingPlace
         var (before, after) = (new List<string>(), new List<string>());
         foreach (var thing in Kind.Things(site))
         {
-            if (Kind.Find(changed, thing.Id) is null) continue;
+            // Of a thing whose own custom property stays, so do those of its steps.
+            if (Kind.Find(changed, thing.Id) is null || OverrideTokens.Plain(site, Kind, thing.Id) == OverrideTokens.Plain(changed, Kind, thing.Id)) continue;
             before.AddRange(OverrideTokens.TokensOf(site, Kind, thing.Id));
             after.AddRange(OverrideTokens.TokensOf(changed, Kind, thing.Id));
         }

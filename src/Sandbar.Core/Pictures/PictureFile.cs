@@ -1,3 +1,4 @@
+using Sandbar.Core.Checking;
 using SkiaSharp;
 
 namespace Sandbar.Core.Pictures;
@@ -22,7 +23,7 @@ public static class PictureFile
         if (bytes.Length > MostBytes) throw new FormatException($"This picture is larger than {MostBytes / 1_000_000} MB.");
         using var data = SKData.CreateCopy(bytes);
         using var codec = SKCodec.Create(data);
-        if (codec is null) return SvgPicture.IsSvg(bytes) ? SvgPicture.Read(bytes) : throw new FormatException("This is no picture that can be read: PNG, JPEG, WebP and SVG can.");
+        if (codec is null) return SvgText.IsSvg(bytes) ? SvgPicture.Read(bytes) : throw new FormatException("This is no picture that can be read: PNG, JPEG, WebP and SVG can.");
         if (!Formats.Contains(codec.EncodedFormat)) throw new FormatException("Pictures of this kind are not read: PNG, JPEG, WebP and SVG are.");
         if ((long)codec.Info.Width * codec.Info.Height > MostPixels)
             throw new FormatException($"This picture has {(long)codec.Info.Width * codec.Info.Height / 1_000_000} million pixels; up to {MostPixels / 1_000_000} million are read.");

@@ -1,4 +1,3 @@
-using System.Text;
 using System.Text.RegularExpressions;
 using System.Xml;
 using System.Xml.Linq;
@@ -29,8 +28,6 @@ internal static partial class SvgPicture
         SvgDocument.ResolveExternalImages = ExternalType.None;
         SvgDocument.ResolveExternalElements = ExternalType.None;
     }
-
-    public static bool IsSvg(ReadOnlySpan<byte> bytes) => Encoding.UTF8.GetString(bytes[..Math.Min(bytes.Length, 4096)]).Contains("<svg", StringComparison.Ordinal);
 
     /// <exception cref="FormatException">It cannot be read; the message says why.</exception>
     public static Pixels Read(byte[] bytes)

@@ -46,12 +46,8 @@ public sealed class OverrideText
 
     public string Text(SyntaxNode node) => Source[node.Start..node.End];
 
-    /// <summary>Reads some of the sheet's own rules, by where they start.</summary>
-    public IEnumerable<RuleNode> Read(IReadOnlyCollection<int> starts)
-    {
-        var left = starts.ToHashSet();
-        return left.Count == 0 ? [] : Parser.Of(Source).Rules().TakeWhile(_ => left.Count > 0).Where(rule => left.Remove(rule.Start));
-    }
+    /// <summary>Reads some of the sheet's own rules once more, by where they start.</summary>
+    public IEnumerable<RuleNode> Read(IReadOnlySet<int> starts) => starts.Count == 0 ? [] : Parser.Of(Source).Rules().Where(rule => starts.Contains(rule.Start)).Take(starts.Count);
 
     // No more than this is kept of a sheet: the whole tree of a long one costs more than reading it again.
     private static Reading Staged(string source)

@@ -17,7 +17,7 @@ namespace Sandbar.Core.Reviewing;
 /// </summary>
 public static class ContrastPairs
 {
-    private const double TextTarget = 4.5, LargeTarget = 3, LineTarget = 3, LargeSize = 24, LargeBoldSize = 18.66;
+    private const double TextTarget = Contrast.Text, LargeTarget = 3, LineTarget = 3, LargeSize = 24, LargeBoldSize = 18.66;
     private const int Bold = 700;
 
     /// <summary>Places along each stretch of a gradient at which it is looked at.</summary>

@@ -20,8 +20,8 @@ internal sealed record LookedUp(ImmutableArray<FlatRule> Rules, ImmutableArray<S
         var asked = sheet.Rules.Where(isAsked).ToList();
         // The one in which it becomes too many is the last that is read.
         var count = 0;
-        var within = asked.TakeWhile(r => (count += r.StyleRules) - r.StyleRules < MostRules).ToDictionary(r => r.Start);
-        var rules = sheet.Read(within.Keys).ToList();
+        var within = asked.TakeWhile(r => (count += r.StyleRules) - r.StyleRules < MostRules).Select(r => r.Start).ToHashSet();
+        var rules = sheet.Read(within).ToList();
         var taken = FlatRules.Of(sheet.Source, rules, MostRules).ToImmutableArray();
         if (asked.Sum(r => r.StyleRules) <= MostRules) return new(taken, []);
         var next = taken.IsEmpty ? rules[0].Start : taken[^1].Declarations is [var first, ..] ? first.Start : rules[^1].Start;

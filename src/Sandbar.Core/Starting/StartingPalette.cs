@@ -8,7 +8,7 @@ namespace Sandbar.Core.Starting;
 internal static class StartingPalette
 {
     /// <summary>What text must reach (WCAG 2.2, 1.4.3), and what lines and rings must (1.4.11).</summary>
-    private const double Text = 4.5, Line = 3;
+    private const double Text = Contrast.Text, Line = 3;
 
     /// <summary>Looks make a colour darker by up to two steps when the pointer is over it: it must be readable there too.</summary>
     private const int Darker = 2;

@@ -191,8 +191,11 @@ public sealed class Parser
 
     private static bool LooksLikeCustomProperty(ImmutableArray<ComponentValue> prelude)
     {
-        if (prelude is not [Token { Kind: TokenKind.Ident } name, _, ..] || !IsCustom(name)) return false;
-        return prelude[IsWhitespace(prelude[1]) && prelude.Length > 2 ? 2 : 1] is Token { Kind: TokenKind.Colon };
+        if (prelude is not [Token { Kind: TokenKind.Ident } name, ..] || !IsCustom(name)) return false;
+        var next = 1;
+        // More than one piece of white space where a comment stood between.
+        while (next < prelude.Length && IsWhitespace(prelude[next])) next++;
+        return next < prelude.Length && prelude[next] is Token { Kind: TokenKind.Colon };
     }
 
     /// <summary>Whether a name is a custom property's; two dashes alone are kept for later (CSS Custom Properties 1, §2).</summary>

@@ -70,7 +70,7 @@ internal sealed class TokenReader
     {
         var content = written[(written.IndexOf('(') + 1)..].TrimStart(" \t\n\r\f");
         var end = 0;
-        while (end < content.Length && content[end] != ')' && !Tokenizer.IsWhitespace(content[end])) end += content[end] == '\\' ? 1 + Math.Max(1, EscapeLength(content[(end + 1)..])) : 1;
+        while (end < content.Length && content[end] != ')' && !Tokenizer.IsWhitespace(content[end])) end += content[end] == '\\' ? 1 + EscapeLength(content[(end + 1)..]) : 1;
         return Name(content[..Math.Min(end, content.Length)]);
     }
 

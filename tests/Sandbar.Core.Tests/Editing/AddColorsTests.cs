@@ -33,6 +33,7 @@ public class AddColorsTests
         var names = ProposedNames.For(Demo.Site, wanted).ToList();
         Assert.Equal(["beet 2", "darkred", "darkred 2"], names.Take(3));
         Assert.Equal("Moss", names[^1]);
+        Assert.Equal("moss 200", ProposedNames.For(Demo.Site, Enumerable.Repeat(("moss", Color.Black), 200)).Last());
         Assert.NotNull(new AddColors([.. names.Select((name, i) => new NewColor($"c{i}", name, "red"))]).Apply(Demo.Site).Site);
     }
 }

@@ -18,6 +18,11 @@ public class ColorListTests
     [InlineData("beet #8a2846 leaf #2f5d3a", "beet #8a2846|leaf #2f5d3a")]
     [InlineData("red: #d00", "red #d00")]
     [InlineData("dark red, rebeccapurple", " darkred| rebeccapurple")]
+    [InlineData("Blue 500 #1e40af", "Blue 500 #1e40af")]
+    [InlineData("#1e40af Blue 500", "Blue 500 #1e40af")]
+    [InlineData("Blue 500 1e40af", "Blue 500 #1e40af")]
+    [InlineData("tan f43", "tan #f43")]
+    [InlineData("blue-500: 'rgb(30 64 175)'", "blue 500 rgb(30 64 175)")]
     [InlineData("red green blue", " red| green| blue")]
     [InlineData(":root {\n  --color-deep-beet: #8a2846;\n  --leaf: rgb(47, 93, 58);\n}", "deep beet #8a2846|leaf rgb(47, 93, 58)")]
     [InlineData("$brand_main: oklch(0.45 0.13 6 / 0.5);", "brand main oklch(0.45 0.13 6 / 0.5)")]
@@ -43,6 +48,15 @@ public class ColorListTests
         Assert.Equal([1, 6], list.Colors.Select(c => c.Line));
         Assert.Equal([(2, "margin: 0"), (4, "#12"), (5, "rgb(1 2)")], list.Unread.Select(u => (u.Line, u.Text)));
     }
+
+    [Theory]
+    [InlineData("[")]
+    [InlineData("{a:")]
+    [InlineData("rgb(")]
+    [InlineData("(")]
+    [InlineData("'")]
+    [InlineData("#")]
+    public void Whatever_is_repeated_ends(string piece) => Assert.Empty(ColorList.Read(string.Concat(Enumerable.Repeat(piece, ColorList.Longest / piece.Length))).Colors);
 
     [Fact]
     public void Of_ten_thousand_the_first_are_taken_and_the_rest_counted()

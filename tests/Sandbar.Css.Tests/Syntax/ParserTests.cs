@@ -33,6 +33,7 @@ public class ParserTests
     [InlineData("a { background: url(a b) ; margin: 0 }", 1, 17, "quotes", "background")]
     [InlineData("{ margin: 0 }", 1, 1, "no selector", "margin")]
     [InlineData("a { margin: ; }", 1, 5, "no value", "margin")]
+    [InlineData("--x /* */ /* */ : { top: 0 } a { margin: 0 }", 1, 1, "custom property", "margin")]
     public void Recovers_and_says_where(string css, int line, int column, string said, string? kept)
     {
         var sheet = Parser.ParseStyleSheet(css);

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { App, Button } from 'antd';
 import { useRef, useState } from 'react';
-import { answered, api, type RequestFailed } from '../../api/client';
+import { answered, api, bytesOf, type RequestFailed } from '../../api/client';
 import { NameDialog } from './NameDialog';
 
 /** Opens a site file as a new site; where there is one of its name, another name is asked for. */
@@ -14,10 +14,7 @@ export function OpenFile() {
   const send = async (file: File, name?: string) => {
     const query = name === undefined ? {} : { name };
     const headers = { 'Content-Type': 'application/zip' };
-    const opened = await answered(
-      // The schema calls bytes a string.
-      api.POST('/api/sites', { params: { query }, body: file as unknown as string, bodySerializer: (bytes: unknown) => bytes, headers }),
-    );
+    const opened = await answered(api.POST('/api/sites', { params: { query }, ...bytesOf(file), headers }));
     notification.success({ title: `${opened.name} was opened`, placement: 'bottomLeft' });
     await queries.invalidateQueries({ queryKey: ['sites'] });
   };

@@ -29,12 +29,20 @@ export function ColorsPanel() {
     return known ? [{ thing, stored: known, color: tried?.find((t) => t.id === thing.id) ?? known }] : [];
   });
   const adding = params.get('color') === 'new';
-  const taking = params.get('color') === 'list' ? 'list' : params.get('color') === 'picture' ? 'picture' : null;
+  const taking = (['list', 'picture'] as const).find((from) => from === params.get('color'));
   const chosen = adding || taking ? undefined : (colors.find((c) => c.thing.id === params.get('color')) ?? colors[0]);
   const choose = useCallback((id: string) => setAddress({ color: id }), [setAddress]);
   const row = useRef<HTMLLIElement>(null);
   const chosenId = chosen?.thing.id;
   const [panel, focusNext] = useFocusNext<HTMLDivElement>(adding ? 'new' : (taking ?? chosenId));
+  const workOn = (id: string) => {
+    focusNext(EDITOR);
+    choose(id);
+  };
+  const giveUp = () => {
+    focusNext(ADD);
+    choose('');
+  };
   // Chosen elsewhere, or added far down a long list, it comes into sight.
   useEffect(() => {
     row.current?.scrollIntoView({ block: 'nearest' });
@@ -68,32 +76,8 @@ export function ColorsPanel() {
           From a picture
         </Button>
       </div>
-      {adding && (
-        <AddColorForm
-          onDone={(id) => {
-            focusNext(EDITOR);
-            choose(id);
-          }}
-          onCancel={() => {
-            focusNext(ADD);
-            choose('');
-          }}
-        />
-      )}
-      {taking && (
-        <FoundColors
-          key={taking}
-          from={taking}
-          onDone={(id) => {
-            focusNext(EDITOR);
-            choose(id);
-          }}
-          onCancel={() => {
-            focusNext(ADD);
-            choose('');
-          }}
-        />
-      )}
+      {adding && <AddColorForm onDone={workOn} onCancel={giveUp} />}
+      {taking && <FoundColors key={taking} from={taking} onDone={workOn} onCancel={giveUp} />}
       {chosen && (
         <ColorEditor
           key={chosen.thing.id}

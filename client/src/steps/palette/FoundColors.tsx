@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { Button, Checkbox, Input } from 'antd';
 import { useEffect, useId, useState, type ClipboardEvent, type DragEvent } from 'react';
-import { answered, api, type Schemas } from '../../api/client';
+import { answered, api, bytesOf, type Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../site/editingContext';
 import { useDraft, useSending } from '../../site/useDraft';
 import { onEscape } from '../../ui/keys';
@@ -23,6 +23,7 @@ const PAUSE = 250;
 /** Colours out of a pasted list or a picture: those that are ticked come into the palette, all with one edit. Escape gives it up. */
 export function FoundColors({ from, onDone, onCancel }: Props) {
   const slug = useEditing((e) => e.site.slug);
+  const connected = useEditing((e) => e.connected);
   const { make } = useActions();
   const [text, setText] = useDraft('colour list');
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
@@ -37,9 +38,7 @@ export function FoundColors({ from, onDone, onCancel }: Props) {
       answered(
         api.POST('/api/sites/{slug}/colors/picture', {
           params: { path },
-          // The schema calls bytes a string.
-          body: file as unknown as string,
-          bodySerializer: (bytes: unknown) => bytes,
+          ...bytesOf(file),
           headers: { 'Content-Type': 'application/octet-stream' },
         }),
       ),
@@ -47,10 +46,11 @@ export function FoundColors({ from, onDone, onCancel }: Props) {
   });
   const { mutate } = list;
   useEffect(() => {
-    if (from !== 'list' || text.trim() === '') return;
+    // What could not be read without a connection is read when it is back.
+    if (from !== 'list' || text.trim() === '' || !connected) return;
     const timer = window.setTimeout(() => mutate(text), PAUSE);
     return () => window.clearTimeout(timer);
-  }, [from, text, mutate]);
+  }, [from, text, connected, mutate]);
   const read = from === 'list' ? list : picture;
   const found = from === 'list' && text.trim() === '' ? undefined : read.data;
   const chosen = found?.colors.filter((_, i) => !left.has(i)) ?? [];

@@ -38,57 +38,51 @@ public sealed partial record ColorList(ImmutableArray<ReadColor> Colors, Immutab
             var line = lines[i].Trim();
             // What only holds colours together: ":root {", "}".
             if (line.Length == 0 || Bracket().IsMatch(line)) continue;
-            var found = Pieces(line).SelectMany(piece => InPiece(piece, i + 1)).ToList();
+            var found = Pieces(Parser.ParseValues(line)).SelectMany(piece => InPiece(line, piece, i + 1)).ToList();
             if (found.Count == 0) unread.Add(new(i + 1, line));
             colors.AddRange(found);
         }
         return new([.. colors.Take(Most)], unread.ToImmutable(), Math.Max(0, colors.Count - Most));
     }
 
-    /// <summary>What stands between commas and semicolons, not counting those within brackets.</summary>
-    private static IEnumerable<(string Text, ImmutableArray<ComponentValue> Values)> Pieces(string line)
+    /// <summary>What stands between commas and semicolons, and what between brackets by itself: "palette: { beet: … }".</summary>
+    private static IEnumerable<ImmutableArray<ComponentValue>> Pieces(ImmutableArray<ComponentValue> values)
     {
         var piece = ImmutableArray.CreateBuilder<ComponentValue>();
-        foreach (var value in Parser.ParseValues(line))
+        foreach (var value in values)
         {
-            if (value is SyntaxToken { Kind: TokenKind.Comma or TokenKind.Semicolon })
-            {
-                if (piece.Count > 0) yield return (line, piece.ToImmutable());
-                piece.Clear();
-            }
-            // "palette: { beet: … }" on one line.
-            else if (value is BlockValue { Open: TokenKind.OpenCurly or TokenKind.OpenSquare } block)
-            {
-                foreach (var inner in Pieces(line[(block.Start + 1)..Math.Max(block.Start + 1, block.End - 1)])) yield return inner;
-                piece.Clear();
-            }
-            else
+            var block = value as BlockValue;
+            if (block is null && value is not SyntaxToken { Kind: TokenKind.Comma or TokenKind.Semicolon })
             {
                 piece.Add(value);
+                continue;
             }
+            if (block is null) yield return piece.ToImmutable();
+            piece.Clear();
+            foreach (var inner in block is null ? [] : Pieces(block.Values)) yield return inner;
         }
-        if (piece.Count > 0) yield return (line, piece.ToImmutable());
+        yield return piece.ToImmutable();
     }
 
     /// <summary>The colours of a piece, each with the words before it, or else behind it.</summary>
-    private static List<ReadColor> InPiece((string Text, ImmutableArray<ComponentValue> Values) piece, int line)
+    private static List<ReadColor> InPiece(string text, ImmutableArray<ComponentValue> piece, int line)
     {
-        var parts = Parts(piece.Text, piece.Values);
-        // Words that are colours too name another where one is given otherwise: "red: #d00".
-        var isPlain = parts.All(p => p.Certain is null);
-        if (isPlain && parts.Count > 1 && string.Concat(parts.Select(p => p.Word)) is var joined && ColorText.TryParse(joined, out _)) return [new("", joined, line)];
+        var parts = Parts(text, piece);
+        var surest = parts.Select(p => p.Likely).DefaultIfEmpty().Max();
+        // "dark red" is one colour, and neither of its words a name.
+        if (surest == Likely.Word && parts.Count > 1 && string.Concat(parts.Select(p => p.Text)) is var joined && ColorText.TryParse(joined, out _)) return [new("", joined, line)];
         var colors = new List<ReadColor>();
         var words = new List<string>();
         foreach (var part in parts)
         {
-            if ((part.Certain ?? (isPlain ? part.Perhaps : null)) is { } css)
+            if (part.Css is { } css && part.Likely == surest)
             {
                 colors.Add(new(Named(words), css, line));
                 words.Clear();
             }
-            else if (part.Word.Length > 0)
+            else if (part.Text.Length > 0)
             {
-                words.Add(part.Word);
+                words.Add(part.Text);
             }
         }
         // Behind the last: its name where it had none before.
@@ -96,9 +90,18 @@ public sealed partial record ColorList(ImmutableArray<ReadColor> Colors, Immutab
         return colors;
     }
 
-    /// <param name="Certain">A colour whatever stands beside it.</param>
-    /// <param name="Perhaps">A colour where nothing else of the piece is one: a name, or hex that could be a word.</param>
-    private sealed record Part(string Word, string? Certain, string? Perhaps);
+    /// <summary>How likely a part is meant as a colour. Of a piece the likeliest are colours, and the others words beside them: "red: #d00", "Blue 500 #1e40af".</summary>
+    private enum Likely
+    {
+        No,
+        Word,
+        ShortHex,
+        LongHex,
+        Marked,
+    }
+
+    /// <param name="Css">The colour it is where it is one.</param>
+    private sealed record Part(string Text, string? Css, Likely Likely);
 
     private static List<Part> Parts(string text, ImmutableArray<ComponentValue> values)
     {
@@ -109,34 +112,31 @@ public sealed partial record ColorList(ImmutableArray<ReadColor> Colors, Immutab
             var written = text[value.Start..value.End];
             switch (value)
             {
-                case SyntaxToken { Kind: TokenKind.Whitespace or TokenKind.Colon }:
+                case SyntaxToken { Kind: TokenKind.String } quoted:
+                    parts.Add(Plain(quoted.Text.Trim()));
                     break;
-                case SyntaxToken { Kind: TokenKind.String } quoted when quoted.Text.Trim() is { Length: > 0 } content:
-                    parts.Add(ColorText.TryParse(content, out _) ? Colour(content) : Hex(content) is { } hex ? new(content, hex, null) : new(content, null, null));
+                case FunctionValue or SyntaxToken { Kind: TokenKind.Hash }:
+                    parts.Add(ColorText.TryParse(written, out _) ? new("", written, Likely.Marked) : new(written.TrimStart('#'), null, Likely.No));
                     break;
-                case FunctionValue:
-                    parts.Add(ColorText.TryParse(written, out _) ? Colour(written) : new("", null, null));
-                    break;
-                case SyntaxToken { Kind: TokenKind.Hash }:
-                    parts.Add(ColorText.TryParse(written, out _) ? Colour(written) : new(written[1..], null, null));
-                    break;
-                case SyntaxToken { Kind: TokenKind.Ident or TokenKind.Number or TokenKind.Dimension } word:
+                case SyntaxToken { Kind: TokenKind.Ident or TokenKind.Number or TokenKind.Dimension }:
                     // "8a2846" is more than one token where its beginning reads like a number.
-                    var run = written;
-                    while (i + 1 < values.Length && values[i + 1] is SyntaxToken { Kind: TokenKind.Ident or TokenKind.Number or TokenKind.Dimension } next && next.Start == values[i].End) run += text[next.Start..values[++i].End];
-                    if (Hex(run) is { } bare) parts.Add(run.Any(char.IsAsciiDigit) ? new(run, bare, null) : new(run, null, bare));
-                    else parts.Add(new(run, null, word.Kind == TokenKind.Ident && ColorText.TryParse(run, out _) ? run : null));
+                    while (i + 1 < values.Length && values[i + 1] is SyntaxToken { Kind: TokenKind.Ident or TokenKind.Number or TokenKind.Dimension } next && next.Start == values[i].End) written += text[next.Start..values[++i].End];
+                    parts.Add(Plain(written));
                     break;
                 default:
                     break;
             }
         }
         return parts;
-
-        static Part Colour(string css) => new("", css, null);
     }
 
-    private static string? Hex(string text) => BareHex().IsMatch(text) ? "#" + text : null;
+    /// <summary>What stands there without a mark of its own.</summary>
+    private static Part Plain(string text)
+    {
+        if (BareHex().IsMatch(text)) return new(text, "#" + text, !text.Any(char.IsAsciiDigit) ? Likely.Word : text.Length < 6 ? Likely.ShortHex : Likely.LongHex);
+        if (!ColorText.TryParse(text, out _)) return new(text, null, Likely.No);
+        return new(text, text, text.All(char.IsAsciiLetter) ? Likely.Word : Likely.Marked);
+    }
 
     /// <summary>Words as a name: "--color-deep-beet" is "deep beet".</summary>
     private static string Named(List<string> words)

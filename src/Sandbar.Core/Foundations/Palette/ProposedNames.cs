@@ -6,25 +6,31 @@ namespace Sandbar.Core.Foundations.Palette;
 /// <summary>Names for colours that come in with none, or with one that cannot be had.</summary>
 public static class ProposedNames
 {
+    private const int MostNumber = 1000, LongestNumbered = 50;
+
     /// <summary>A name for each that can be given to it: its own, or that of the nearest named colour, with a number where it is taken.</summary>
     public static IEnumerable<string> For(Site site, IEnumerable<(string Name, Color Color)> colors)
     {
-        var taken = new HashSet<string>(StringComparer.OrdinalIgnoreCase);
+        // Where the next number is looked for, by name: a list may hold the same hundreds of times.
+        var next = new Dictionary<string, int>(StringComparer.OrdinalIgnoreCase);
+        var given = new HashSet<string>(StringComparer.OrdinalIgnoreCase);
         foreach (var (name, color) in colors)
         {
-            var wanted = IsFit(site, name) ? name.Trim() : Numbered(name.Trim(), n => IsFit(site, n)) ?? Numbered(ColorNames.Nearest(color), n => IsFit(site, n))!;
-            if (!taken.Add(wanted)) wanted = Numbered(wanted, n => !taken.Contains(n) && IsFit(site, n))!;
-            taken.Add(wanted);
-            yield return wanted;
+            var free = Free(name.Trim()) ?? Free(ColorNames.Nearest(color)) ?? throw new InvalidOperationException("Every name of a colour is taken a thousand times.");
+            given.Add(free);
+            yield return free;
         }
-    }
 
-    private static bool IsFit(Site site, string name) => Naming.Check(site, ColorKind.Description, "", name) is null;
-
-    /// <summary>The name with the first number from 2 on with which it fits; null where a number does not help.</summary>
-    private static string? Numbered(string name, Func<string, bool> fits)
-    {
-        if (name.Length > 0 && fits(name)) return name;
-        return name.Length is > 0 and < 50 && !name.Any(char.IsControl) ? Enumerable.Range(2, 1000).Select(n => $"{name} {n}").FirstOrDefault(fits) : null;
+        string? Free(string name)
+        {
+            for (var n = next.GetValueOrDefault(name, 1); n <= (name.Length is 0 or > LongestNumbered ? 1 : MostNumber); n++)
+            {
+                var called = n == 1 ? name : $"{name} {n}";
+                if (given.Contains(called) || Naming.Check(site, ColorKind.Description, "", called) is not null) continue;
+                next[name] = n + 1;
+                return called;
+            }
+            return null;
+        }
     }
 }

@@ -53,7 +53,7 @@ public static class SchemeColors
             .Select(c => (Color: c, Ratio: Contrast.Ratio(c.Color, ground)))
             .OrderByDescending(c => c.Ratio)
             .FirstOrDefault();
-        if (best.Ratio >= 4.5) return best.Color;
+        if (best.Ratio >= Contrast.Text) return best.Color;
         var plain = Contrast.Ratio(Color.White, ground) >= Contrast.Ratio(Color.Black, ground) ? Color.White : Color.Black;
         return new(plain, null, 0);
     }
