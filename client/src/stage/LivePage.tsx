@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { LookView } from '../api/client';
 import { partOf } from '../site/catalogue';
 import type { Editing } from '../site/editing';
@@ -8,8 +8,8 @@ import { Selection } from './Selection';
 import { FrameContent } from './content';
 import { frameGone, frameLoads, frameShows } from './settled';
 import { FrameSheet } from './frameSheet';
-import { useStageView, type Viewport } from './view';
-import { nearest, walk } from './walk';
+import { readView, useStageView, type Viewport } from './view';
+import { nearest, walk, type Styled } from './walk';
 import './LivePage.css';
 
 /** How long a frame that is not looked at waits while the hand moves, ms: six at once would cost the one that is. */
@@ -39,6 +39,16 @@ export function LivePage({ page, name, viewport, height, scale, leads, onSelect 
   // Counts the times elements were replaced: what was done to them has to be done again.
   const [contents, setContents] = useState(0);
   const [clicked, setClicked] = useState<HTMLElement | null>(null);
+  // What was clicked or walked to last, known at once: the next key may come before the drawing is over.
+  const last = useRef<HTMLElement | null>(null);
+  const take = useCallback(
+    ({ element, look }: Styled) => {
+      last.current = element;
+      setClicked(element);
+      onSelect(look, blockOf(element));
+    },
+    [onSelect],
+  );
 
   useEffect(() => {
     const key = frame;
@@ -105,48 +115,35 @@ export function LivePage({ page, name, viewport, height, scale, leads, onSelect 
       // A plain link would lead the frame itself away; links within the page may scroll. Forms go nowhere.
       if ((link && !link.getAttribute('href')?.startsWith('#')) || target.closest('button')) event.preventDefault();
       const found = nearest(target, looks);
-      if (!found) return;
-      setClicked(found.element);
-      onSelect(found.look, blockOf(found.element));
+      if (found) take(found);
     };
     loaded.document.addEventListener('click', onClick, true);
     return () => loaded.document.removeEventListener('click', onClick, true);
-  }, [loaded, looks, onSelect]);
+  }, [loaded, looks, take]);
 
   useEffect(() => {
     if (!loaded || !frame.current) return;
     return passOn(loaded.document, frame.current);
   }, [loaded]);
 
-  const element =
-    loaded && selected
-      ? clicked?.isConnected && clicked.closest('[data-block]')?.getAttribute('data-block') === selected
-        ? clicked
-        : loaded.document.querySelector<HTMLElement>(`[data-block="${CSS.escape(selected)}"]`)
-      : null;
-  const at = useRef<HTMLElement | null>(null);
-  // At once: the next key may come before the drawing is over.
-  useLayoutEffect(() => {
-    at.current = element;
-  });
-
+  const element = loaded && standsAt(loaded.document, clicked, selected);
   // The arrow keys lead from element to element while the stage itself has the focus.
   useEffect(() => {
     const room = frame.current?.closest<HTMLElement>('.stage-room');
     if (!loaded || !leads || !room) return;
     const onKeyDown = (event: KeyboardEvent) => {
       if (event.target !== room || event.ctrlKey || event.metaKey || event.altKey) return;
-      const next = walk(loaded.document, looks, at.current, event.key);
+      const { selected: now } = readView(new URLSearchParams(window.location.search));
+      const next = walk(loaded.document, looks, standsAt(loaded.document, last.current, now), event.key);
       if (next === undefined) return;
       event.preventDefault();
       if (!next) return;
-      setClicked(next.element);
-      onSelect(next.look, blockOf(next.element));
+      take(next);
       next.element.scrollIntoView({ block: 'nearest' });
     };
     room.addEventListener('keydown', onKeyDown);
     return () => room.removeEventListener('keydown', onKeyDown);
-  }, [loaded, leads, looks, onSelect]);
+  }, [loaded, leads, looks, take]);
 
   const onLoad = () => {
     const document = frame.current?.contentDocument;
@@ -191,8 +188,16 @@ export function LivePage({ page, name, viewport, height, scale, leads, onSelect 
 
 const blockOf = (element: Element | null): string | null => element?.closest('[data-block]')?.getAttribute('data-block') ?? null;
 
+/** The element that is selected: what was clicked where it stands in the selected block, else that block. */
+function standsAt(page: Document, clicked: HTMLElement | null, selected: string | null): HTMLElement | null {
+  if (!selected) return null;
+  return clicked?.isConnected && blockOf(clicked) === selected ? clicked : page.querySelector<HTMLElement>(blockSelector(selected));
+}
+
+const blockSelector = (block: string) => `[data-block="${CSS.escape(block)}"]`;
+
 function bringIntoSight(page: Document, block: string): void {
-  page.querySelector(`[data-block="${CSS.escape(block)}"]`)?.scrollIntoView({ block: 'nearest' });
+  page.querySelector(blockSelector(block))?.scrollIntoView({ block: 'nearest' });
 }
 
 /** Passes on what is pressed inside a frame: keys do there what they do elsewhere, and a press closes what is open. */
