@@ -40,6 +40,15 @@ internal static class ColorEndpoints
             return TypedResults.Ok(new FoundColors(Found(head.Stored.Site, [.. list.Colors.Select(c => (c.Name, c.Css, (double?)null))]), list.Unread, list.Left));
         }).WithName("readColors").ProducesProblem(StatusCodes.Status400BadRequest);
 
+        api.MapGet("/sites/{slug}/colors/alike", async Task<Results<Ok<IReadOnlyList<IReadOnlyList<string>>>, ProblemHttpResult>> (
+            string slug, [Range(0, 20)] double within, OpenSites sites, CancellationToken cancel) =>
+        {
+            if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
+            var palette = head.Stored.Site.Palette;
+            var groups = Alike.Groups([.. palette.Colors.Select(c => palette.Row(c).Base)], within);
+            return TypedResults.Ok<IReadOnlyList<IReadOnlyList<string>>>([.. groups.Select(g => g.Select(i => palette.Colors[i].Id).ToList())]);
+        }).WithName("getAlike").ProducesProblem(StatusCodes.Status400BadRequest);
+
         api.MapPost("/sites/{slug}/colors/picture", async Task<Results<Ok<FoundColors>, ProblemHttpResult>> (string slug, HttpRequest request, OpenSites sites, CancellationToken cancel) =>
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
@@ -66,7 +75,7 @@ internal static class ColorEndpoints
     private static List<FoundColor> Found(Site site, IReadOnlyList<(string Name, string Css, double? Share)> colors)
     {
         var hexes = colors.Select(c => ColorText.Hex(ReleasedColor.Of(c.Css))).ToList();
-        var known = site.Palette.Colors.GroupBy(c => ColorText.Hex(ReleasedColor.Of(c.Css()))).ToDictionary(g => g.Key, g => g.First().Name, StringComparer.Ordinal);
+        var known = site.Palette.Colors.GroupBy(c => ColorText.Hex(site.Palette.Row(c).Base)).ToDictionary(g => g.Key, g => g.First().Name, StringComparer.Ordinal);
         var names = ProposedNames.For(site, colors.Select(c => (c.Name, ReleasedColor.Of(c.Css))));
         return [.. colors.Zip(hexes, names).Select(c => new FoundColor(c.Third, c.First.Css, c.Second, c.First.Share, known.GetValueOrDefault(c.Second)))];
     }

@@ -1,38 +1,114 @@
+using System.Globalization;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
 using Sandbar.Core.Reviewing;
 using Sandbar.Css.Colors;
 
 namespace Sandbar.Server;
 
-/// <summary>The colours that meet on a site's pages.</summary>
+/// <summary>The colours that meet on a site's pages, and what the last edit did to them.</summary>
 /// <param name="OverridesNotCounted">Whether an override sheet is on that these figures know nothing of.</param>
 /// <param name="Lowest">The text that reads worst among what must be readable; null where there is none.</param>
-public sealed record PairsView(long Version, bool OverridesNotCounted, PairInUseView? Lowest, IReadOnlyList<PairInUseView> Pairs)
+/// <param name="Rows">One for each pair of colours and kind of use, the worst first.</param>
+/// <param name="Broken">The rows that fail since the last edit, by name.</param>
+/// <param name="Mended">The rows that failed before it and no longer do.</param>
+public sealed record PairsView(long Version, bool OverridesNotCounted, PairInUseView? Lowest, IReadOnlyList<PairRowView> Rows, IReadOnlyList<string> Broken, IReadOnlyList<string> Mended)
 {
-    public static PairsView Of(Site site, long version, CancellationToken cancel)
+    public static PairsView Of(Site site, Site beforeLast, long version, CancellationToken cancel)
     {
         var pairs = ContrastPairs.Of(site, cancel);
         var lowest = pairs.Where(p => p.Kind is PairKind.Text or PairKind.LargeText && p.Target > 0).MinBy(p => p.Ratio);
-        return new(version, site.Overrides.Site.Trim().Length > 0, lowest is null ? null : PairInUseView.Of(site, lowest), [.. pairs.Select(p => PairInUseView.Of(site, p))]);
+        var rows = PairRowView.All(site, pairs);
+        var earlier = ReferenceEquals(site, beforeLast) ? rows : PairRowView.All(beforeLast, ContrastPairs.Of(beforeLast, cancel));
+        HashSet<string> fails = [.. rows.Where(r => !r.Passes).Select(r => r.Name)], failed = [.. earlier.Where(r => !r.Passes).Select(r => r.Name)];
+        return new(version, site.Overrides.Site.Trim().Length > 0, lowest is null ? null : PairInUseView.Of(site, lowest), rows, [.. fails.Except(failed)], [.. failed.Except(fails)]);
     }
 }
 
+/// <summary>Two colours that meet in one kind of use.</summary>
+/// <param name="Name">Such as <c>pollen on leaf · text</c>.</param>
+/// <param name="Ratio">The least of all its places. Cut off, not rounded up: 4.49 is no 4.5.</param>
+/// <param name="Places">How many there are.</param>
+/// <param name="Colors">Ids of the colours of the palette in it.</param>
+/// <param name="Schemes">Names of the schemes it is met in.</param>
+/// <param name="At">Where it is met, the worst first.</param>
+public sealed record PairRowView(
+    string Name, string ForegroundName, string Foreground, string GroundName, string Ground, PairKind Kind, double Ratio, double Target, bool Passes, int Places,
+    IReadOnlyList<string> Colors, IReadOnlyList<string> Schemes, IReadOnlyList<State> States, IReadOnlyList<PairInUseView> At)
+{
+    public static IReadOnlyList<PairRowView> All(Site site, IReadOnlyList<ContrastPair> pairs) =>
+    [
+        .. from pair in pairs
+           group pair by (Foreground: pair.ForegroundFrom.Name, Ground: pair.GroundFrom.Name, pair.Kind, pair.Target, On: ColorText.Hex(pair.Ground), Of: ColorText.Hex(pair.Foreground)) into same
+           let worst = same.First()
+           let k = same.Key
+           select new PairRowView(
+               $"{k.Foreground} on {k.Ground} · {KindName(k.Kind)}", k.Foreground, k.Of, k.Ground, k.On, k.Kind, PairInUseView.Cut(same.Min(p => p.Ratio)), k.Target, same.All(p => p.Passes),
+               same.Sum(p => p.Places.Length), [.. new[] { worst.ForegroundFrom.Color, worst.GroundFrom.Color }.OfType<string>().Distinct()],
+               [.. same.Select(p => site.Palette.Schemes.Get(p.Scheme).Name).Distinct()], [.. same.Select(p => p.State).Distinct().Order()],
+               [.. same.Select(p => PairInUseView.Of(site, p))]),
+    ];
+
+    private static string KindName(PairKind kind) => kind switch
+    {
+        PairKind.LargeText => "large text",
+        PairKind.FocusRing => "focus ring",
+        _ => kind.ToString().ToLowerInvariant(),
+    };
+}
+
+/// <param name="Key">What asks for its mends.</param>
 /// <param name="Where">Part, look, property and state, in words, and what is around it in a state.</param>
 /// <param name="Ratio">Cut off, not rounded up: 4.49 is no 4.5.</param>
-/// <param name="Pages">Names of the pages it is met on.</param>
+/// <param name="Places">Where on the pages.</param>
 public sealed record PairInUseView(
-    PairKind Kind, string Part, string Look, string Property, State State, string Where, string Scheme, string Foreground, string Ground, double Ratio, double Target, bool Passes,
-    IReadOnlyList<string> Pages, int Places)
+    string Key, PairKind Kind, string Part, string Look, string Property, State State, string Where, string Scheme, string Foreground, string Ground, double Ratio, double Target, bool Passes,
+    IReadOnlyList<PairPlaceView> Places)
 {
+    /// <summary>As many places as are told.</summary>
+    private const int Told = 40;
+
     public static PairInUseView Of(Site site, ContrastPair pair)
     {
         var look = site.Looks.Get(pair.Look);
         return new(
-            pair.Kind, look.Part, look.Id, pair.Property, pair.State, PartCatalogue.CellName(look, new CellKey(pair.Property, pair.State, Interval.All)) + On(site, pair.Within), site.Palette.Schemes.Get(pair.Scheme).Name,
-            ColorText.Hex(pair.Foreground), ColorText.Hex(pair.Ground), Math.Floor(pair.Ratio * 100) / 100, pair.Target, pair.Passes,
-            [.. pair.Pages.Select(p => site.Pages.Get(p).Name)], pair.Places);
+            PairMends.Key(pair), pair.Kind, look.Part, look.Id, pair.Property, pair.State, PartCatalogue.CellName(look, new CellKey(pair.Property, pair.State, Interval.All)) + On(site, pair.Within),
+            site.Palette.Schemes.Get(pair.Scheme).Name, ColorText.Hex(pair.Foreground), ColorText.Hex(pair.Ground), Cut(pair.Ratio), pair.Target, pair.Passes,
+            [.. pair.Places.Take(Told).Select(p => new PairPlaceView(p.Page, site.Pages.Get(p.Page).Name, p.Block, p.Width, p.Dark))]);
     }
 
+    public static double Cut(double ratio) => Math.Floor(ratio * 100) / 100;
+
     private static string On(Site site, Surrounding? within) => within is null ? "" : $", on {PartCatalogue.Get(site.Looks.Get(within.Look).Part).Name} in {within.State}";
+}
+
+/// <param name="Width">A width at which it is met, px; 0 for the narrowest.</param>
+/// <param name="Dark">Whether it is met where the visitor prefers dark.</param>
+public sealed record PairPlaceView(string Page, string PageName, string Block, int Width, bool Dark);
+
+/// <summary>The pair that is to be mended, at the version it was seen in.</summary>
+public sealed record MendRequest(long Version, string Key);
+
+/// <param name="Changes">What gives way: text or ground.</param>
+/// <param name="Hex">What it becomes.</param>
+/// <param name="Difference">CIEDE2000 from what it is.</param>
+/// <param name="Mended">How many pairs it mends, this one among them.</param>
+/// <param name="Broken">How many pairs that pass now would fail.</param>
+public sealed record PairMendView(MendedSide Changes, string Words, string Hex, bool IsNew, double Ratio, double Difference, int Mended, int Broken, Edit Edit)
+{
+    public static PairMendView Of(PairMend mend) => new(
+        mend.Side, mend.Words, ColorText.Hex(mend.Color), mend.IsNew, PairInUseView.Cut(mend.Ratio), Math.Round(mend.Difference, 1), mend.Mended, mend.Broken, mend.Edit);
+}
+
+/// <param name="Edit">All of it as one edit; null where nothing can be mended.</param>
+/// <param name="Left">Names of the pairs that still fail then.</param>
+public sealed record MendedPairsView(Edit? Edit, int Mended, IReadOnlyList<string> Left)
+{
+    public static MendedPairsView Of(Site site, CancellationToken cancel)
+    {
+        var mended = PairMends.All(site, PairEndpoints.NewId, cancel);
+        var after = mended.Edit?.Apply(site).Site ?? site;
+        return new(mended.Edit, mended.Mended, [.. PairRowView.All(after, mended.Left).Select(r => string.Create(CultureInfo.InvariantCulture, $"{r.Name}: {r.Ratio:0.00} needs {r.Target}"))]);
+    }
 }

@@ -51,6 +51,7 @@ public static partial class SandbarServer
         SiteListEndpoints.Map(api);
         EditEndpoints.Map(api);
         ColorEndpoints.Map(api);
+        PairEndpoints.Map(api);
         SnapshotEndpoints.Map(api);
         ReleaseEndpoints.Map(api);
         StageEndpoints.Map(app);

@@ -2,6 +2,7 @@ using System.ComponentModel.DataAnnotations;
 using System.Security.Cryptography;
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Sandbar.Core.Editing;
 using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Rendering;
 using Sandbar.Core.Reviewing;
@@ -37,9 +38,6 @@ internal static class SiteEndpoints
 
         api.MapGet("/families", () => TypedResults.Ok(BundledFamilies.All.Select(BundledFamilyView.Of).ToList())).WithName("listFamilies");
 
-        api.MapGet("/sites/{slug}/pairs", async Task<Results<Ok<PairsView>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
-            await sites.FindAsync(slug, cancel) is { } head ? TypedResults.Ok(PairsView.Of(head.Stored.Site, head.Stored.Version, cancel)) : Missing(slug)).WithName("getPairs");
-
         api.MapGet("/sites/{slug}/silenced", async Task<Results<Ok<IReadOnlyList<CssProblemView>>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return Missing(slug);
@@ -51,6 +49,21 @@ internal static class SiteEndpoints
             await sites.FindAsync(slug, cancel) is { } head
                 ? TypedResults.Ok(Reach.Of(await sites.BeforeLastAsync(head, cancel), head.Stored.Site, cancel))
                 : Missing(slug)).WithName("getReach");
+
+        // How far an edit would reach, before it is made.
+        api.MapPost("/sites/{slug}/reach", async Task<Results<Ok<Reach>, ProblemHttpResult>> (string slug, Edit edit, OpenSites sites, CancellationToken cancel) =>
+        {
+            if (await sites.FindAsync(slug, cancel) is not { } head) return Missing(slug);
+            var outcome = edit.Apply(head.Stored.Site);
+            return outcome.Site is { } after
+                ? TypedResults.Ok(Reach.Of(head.Stored.Site, after, cancel))
+                : TypedResults.Problem(outcome.Problems[0].Message, statusCode: StatusCodes.Status400BadRequest, title: "This cannot be done");
+        }).WithName("tryReach").ProducesProblem(StatusCodes.Status400BadRequest);
+
+        api.MapGet("/sites/{slug}/uses/{kind}/{id}", async Task<Results<Ok<IReadOnlyList<UseView>>, ProblemHttpResult>> (string slug, string kind, string id, OpenSites sites, CancellationToken cancel) =>
+            await sites.FindAsync(slug, cancel) is { } head
+                ? TypedResults.Ok<IReadOnlyList<UseView>>([.. Core.Foundations.Uses.Of(head.Stored.Site, kind, id).Select(UseView.From)])
+                : Missing(slug)).WithName("getUses");
 
         api.MapGet("/colors/vision/{kind}", Results<Ok<IReadOnlyList<double>>, NotFound> (string kind) =>
             Enum.TryParse<VisionKind>(kind, ignoreCase: true, out var known) ? TypedResults.Ok(Vision.Numbers(known)) : TypedResults.NotFound()).WithName("getVision");

@@ -40,7 +40,7 @@ public sealed record SiteView(
             head.Stored.Version,
             ThingView.All(site),
             Kinds.All.ToDictionary(k => k.Code, k => (IReadOnlyList<string>)[.. k.Names(site)], StringComparer.Ordinal),
-            [.. site.Palette.Colors.Select(ColorView.Of)],
+            [.. site.Palette.Colors.Select(c => ColorView.Of(site, c))],
             [.. site.Palette.Schemes.Select(s => SchemeView.Of(site, s))],
             TypeView.Of(site),
             FrameView.Of(site),
@@ -54,28 +54,49 @@ public sealed record SiteView(
     }
 }
 
+/// <param name="Css">As typed.</param>
+/// <param name="Hex">As painted on a screen of sRGB; all figures of contrast are about that.</param>
 /// <param name="Tints">Nearest to the base first.</param>
-/// <param name="Lightness">OKLCH, 0 to 100.</param>
+/// <param name="GivenSteps">The steps given by hand, as typed, by number: 1… tints, −1… shades.</param>
+/// <param name="Lightness">OKLCH, 0 to 100, of what is meant.</param>
 /// <param name="Chroma">OKLCH, in hundredths.</param>
 /// <param name="Hue">Degrees; null for a grey.</param>
 /// <param name="Alpha">0 to 1.</param>
-public sealed record ColorView(string Id, string Css, string Hex, IReadOnlyList<string> Tints, IReadOnlyList<string> Shades, double Lightness, double Chroma, double? Hue, double Alpha, bool InSrgb)
+/// <param name="Group">Empty for none.</param>
+public sealed record ColorView(
+    string Id, string Css, string Hex, IReadOnlyList<string> Tints, IReadOnlyList<string> Shades, IReadOnlyDictionary<string, string> GivenSteps, double Lightness, double Chroma, double? Hue, double Alpha, bool InSrgb,
+    string Group, ComputedView? Computed)
 {
-    public static ColorView Of(BaseColor color)
+    public static ColorView Of(Site site, BaseColor color)
     {
-        var row = SchemeColors.Row(color);
-        var given = ColorText.Parse(color.Css());
-        var oklch = given.To(ColorSpace.Oklch);
+        var row = site.Palette.Row(color);
+        var meant = site.Palette.Meant(color);
+        var oklch = meant.To(ColorSpace.Oklch);
         return new(
-            color.Id, color.Css(), ColorText.Hex(row.Base), [.. row.Tints.Select(ColorText.Hex)], [.. row.Shades.Select(ColorText.Hex)],
-            Math.Round(oklch.C1 * 100, 1), Math.Round(oklch.C2 * 100, 1), double.IsNaN(oklch.C3) ? null : Math.Round(oklch.C3, 1), Math.Round(given.Alpha, 4), !ReleasedColor.IsWide(color.Css()));
+            color.Id, ValueForms.Write(site, color.Color), ColorText.Hex(row.Base), [.. row.Tints.Select(ColorText.Hex)], [.. row.Shades.Select(ColorText.Hex)],
+            color.Steps.ToDictionary(s => s.Key, s => ValueForms.Write(site, s.Value), StringComparer.Ordinal),
+            Math.Round(oklch.C1 * 100, 1), Math.Round(oklch.C2 * 100, 1), double.IsNaN(oklch.C3) ? null : Math.Round(oklch.C3, 1), Math.Round(meant.Alpha, 4), !ReleasedColor.IsWide(meant),
+            color.Group.Code() is var group && group == BaseColor.NoGroup ? "" : group, ComputedView.Of(site, color.Color));
     }
 }
 
-/// <param name="TurnsInto">Id of the scheme it turns into when the visitor prefers dark.</param>
-public sealed record SchemeView(string Id, string Name, string? TurnsInto, IReadOnlyList<RoleView> Roles)
+/// <summary>What a colour is computed from, each as it is typed.</summary>
+/// <param name="Other">What it is mixed with; null for one that is moved.</param>
+/// <param name="Share">Of the other, per cent.</param>
+public sealed record ComputedView(string From, string? Other, decimal Share, string Space, decimal Lightness, decimal Chroma, decimal Hue)
 {
-    public static SchemeView Of(Site site, Scheme scheme) => new(scheme.Id, scheme.Name, scheme.Dark(site)?.Id, [.. site.Palette.Roles.Select(r => RoleView.Of(site, scheme, r))]);
+    public static ComputedView? Of(Site site, Value value) => value switch
+    {
+        MixValue mix => new(ValueForms.Write(site, mix.One), ValueForms.Write(site, mix.Other), mix.Share, mix.Space, 0, 0, 0),
+        MovedColorValue moved => new(ValueForms.Write(site, moved.Of), null, 0, "", moved.Lightness, moved.Chroma, moved.Hue),
+        _ => null,
+    };
+}
+
+/// <param name="TurnsInto">Id of the scheme it turns into when the visitor prefers dark.</param>
+public sealed record SchemeView(string Id, string Name, string CssName, string? TurnsInto, IReadOnlyList<RoleView> Roles)
+{
+    public static SchemeView Of(Site site, Scheme scheme) => new(scheme.Id, scheme.Name, scheme.CssName, scheme.Dark(site)?.Id, [.. site.Palette.Roles.Select(r => RoleView.Of(site, scheme, r))]);
 }
 
 /// <param name="Color">Id of the colour it is given; null where it is what reads best on <paramref name="ReadableOn"/>.</param>

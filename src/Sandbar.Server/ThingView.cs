@@ -29,7 +29,7 @@ public sealed record ThingView(
         OverrideTokens.Plain(site, kind, thing.Id),
         [.. kind.Fields(site).Select(f => FieldOf(site, kind, thing, thing, f))],
         kind.Items is { } items ? [.. items.Of(thing).Select(item => new ThingItemView(item.Id, [.. items.Fields.Select(f => FieldOf(site, kind, thing, item, f))]))] : null,
-        Core.Foundations.Uses.Of(site, kind.Code, thing.Id),
+        [.. Core.Foundations.Uses.Of(site, kind.Code, thing.Id).Select(u => u.Words)],
         kind.Stays(site, thing));
 
     private static FieldValueView FieldOf(Site site, ListedKind kind, IListed thing, IListed holder, Field field) => new(

@@ -2,6 +2,7 @@ using System.ComponentModel.DataAnnotations;
 using System.Diagnostics;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
+using Sandbar.Core.Foundations.Palette;
 using Sandbar.Core.Rendering;
 
 namespace Sandbar.Server;
@@ -55,8 +56,12 @@ internal static class Trial
             changes is null ? SheetChange.Between(head.Sheet, sheet) : null,
             overridesChanged ? OverrideText.Of(css).Readable(SheetUse.Stage) : null,
             overridesChanged ? OverridesView.Of(css).Problems : null,
-            [.. tried.Palette.Colors.Where(c => !site.Palette.Colors.Contains(c)).Select(c => ColorView.Of(c))],
+            [.. tried.Palette.Colors.Where(c => IsAnother(site.Palette, tried.Palette, c)).Select(c => ColorView.Of(tried, c))],
             [.. PageChanges.Between(site, tried, request.Pages.Distinct(), StageEndpoints.Around(tried))]);
         return new(answer, [], IsOutdated: false, Stopwatch.GetElapsedTime(started).TotalMilliseconds);
     }
+
+    /// <summary>Whether a colour changed, or what it is computed from.</summary>
+    private static bool IsAnother(PaletteFoundation before, PaletteFoundation after, BaseColor color) =>
+        !before.Colors.Contains(color) || (color.Color is not FixedColorValue && before.Meant(color) != after.Meant(color));
 }

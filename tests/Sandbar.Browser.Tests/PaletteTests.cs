@@ -3,7 +3,10 @@ using Sandbar.Tests;
 
 namespace Sandbar.Browser.Tests;
 
-/// <summary>Colours on their way into the palette, in the real interface: from a pasted list and from a picture, with what cannot be read said where it stands.</summary>
+/// <summary>
+/// The palette in the real interface: colours out of a pasted list and a picture, computed from others, with steps given by hand, in groups and in an order; roles and schemes, turned and
+/// side by side; pairs at their places, mended one by one and all at once.
+/// </summary>
 public sealed class PaletteTests : IAsyncLifetime
 {
     private readonly Workplace workplace = new();
@@ -55,6 +58,160 @@ public sealed class PaletteTests : IAsyncLifetime
         {
             folder.Delete(recursive: true);
         }
+    }
+
+    [Fact]
+    public async Task A_colour_is_mixed_moved_and_given_again()
+    {
+        Browser.Open(workplace.At("/sites/pellwyn/palette?color=rain"));
+        Browser.Named("label", "Mixed").Click();
+        await UntilColorAsync("rain", c => c["computed"]?["other"]?.GetValue<string>() == "beet");
+        // It looks the same until the other is let in.
+        Assert.Equal("#3d6b86", (await ColorAsync("rain"))["hex"]!.GetValue<string>());
+        var share = Browser.Element("input[aria-label='Share of beet']");
+        share.SendKeys(string.Concat(Enumerable.Repeat(Keys.ArrowRight, 3)));
+        await UntilColorAsync("rain", c => c["css"]!.GetValue<string>() == "mix #3d6b86, beet 3%");
+        var mixed = (await ColorAsync("rain"))["hex"]!.GetValue<string>();
+        Browser.Until(() => Browser.OnStage("stage.defaultView.getComputedStyle(stage.documentElement).getPropertyValue('--color-rain')").StartsWith("color-mix(", StringComparison.Ordinal), "the mix on stage");
+        // It follows what it is mixed from, on stage and in the list.
+        await workplace.Server.EditAsync((await workplace.Server.SiteAsync()).Version(), new { kind = "setThing", of = "color", id = "beet", field = "color", text = "lime" }, window: "other").OkAsync();
+        await UntilColorAsync("rain", c => c["hex"]!.GetValue<string>() != mixed);
+        Browser.Named("label", "Moved").Click();
+        await UntilColorAsync("rain", c => c["css"]!.GetValue<string>() == "move #3d6b86");
+        Browser.Element("input[aria-label='Hue moved']").SendKeys(Keys.ArrowRight);
+        await UntilColorAsync("rain", c => c["css"]!.GetValue<string>() == "move #3d6b86, hue +1");
+        Browser.Named("label", "Given").Click();
+        await UntilColorAsync("rain", c => c["computed"] is null);
+        Browser.Starting("button", "Hue of rain").SendKeys(Keys.Enter);
+        Browser.Press("200 + 20" + Keys.Enter);
+        await UntilColorAsync("rain", c => Math.Abs(c["hue"]!.GetValue<double>() - 220) < 0.2);
+    }
+
+    [Fact]
+    public async Task A_step_is_given_by_hand_and_let_go()
+    {
+        Browser.Open(workplace.At("/sites/pellwyn/palette?color=leaf"));
+        Browser.Starting("button", "tint 2: ").Click();
+        Browser.Starting("button", "leaf tint 2: ").SendKeys(Keys.Enter);
+        Browser.Press("#00ff88" + Keys.Enter);
+        await UntilColorAsync("leaf", c => c["givenSteps"]!["2"]?.GetValue<string>() == "#00ff88");
+        Browser.Until(() => Browser.OnStage("stage.defaultView.getComputedStyle(stage.documentElement).getPropertyValue('--color-leaf-tint-2')") == "#00ff88", "the step on stage");
+        Browser.Until(() => Browser.Starting("button", "leaf tint 2: ").GetAttribute("aria-label")!.Contains("given by hand", StringComparison.Ordinal), "the mark");
+        Browser.Starting("button", "leaf tint 2: ").SendKeys(Keys.Delete);
+        await UntilColorAsync("leaf", c => c["givenSteps"]!.AsObject().Count == 0);
+    }
+
+    [Fact]
+    public async Task Colours_are_grouped_ordered_by_key_searched_and_folded()
+    {
+        Browser.Open(workplace.At("/sites/pellwyn/palette?color=beet"));
+        var group = Browser.Element(".color-fields .text-field:nth-of-type(4) input");
+        group.SendKeys("Garden" + Keys.Enter);
+        Browser.Until(() => Heads() == "Garden 1|In no group 6", "the groups");
+        // Down out of its group into the next.
+        Browser.Element(".color-row[aria-pressed=true]").SendKeys(Keys.Alt + Keys.ArrowDown);
+        Browser.Until(() => Names() == "beet leaf pollen husk soil rain chalk" && Heads() == "", "beet in no group");
+        Browser.Element(".color-row[aria-pressed=true]").SendKeys(Keys.Alt + Keys.ArrowDown);
+        Browser.Until(() => Names() == "leaf beet pollen husk soil rain chalk", "beet below leaf");
+        Assert.Equal("leaf", (await workplace.Server.SiteAsync())["site"]!["colors"]![0]!["id"]!.GetValue<string>());
+        // Dragged to the top again.
+        Browser.Run<object?>("""
+            const [from, to] = [...document.querySelectorAll('.color-row')].slice(1, 3).map((e, i, all) => all[i]);
+            const data = new DataTransfer();
+            const send = (on, what) => on.dispatchEvent(new DragEvent(what, { bubbles: true, cancelable: true, dataTransfer: data }));
+            const last = [...document.querySelectorAll('.color-row')].at(-1), first = document.querySelector('.color-row');
+            send(last, 'dragstart'); send(first, 'dragover'); send(first, 'drop');
+            """);
+        Browser.Until(() => Names() == "chalk leaf beet pollen husk soil rain", "chalk at the top");
+        var search = Browser.Element(".color-search input");
+        search.SendKeys("so");
+        Browser.Until(() => Names() == "soil", "the search");
+        search.SendKeys(Keys.Escape);
+        Browser.Until(() => Names().StartsWith("chalk leaf", StringComparison.Ordinal), "all of them");
+
+        string Names() => Browser.Run<string>("return [...document.querySelectorAll('.color-row .color-name')].map(e => e.title).join(' ')");
+        string Heads() => Browser.Run<string>("return [...document.querySelectorAll('.group-head')].map(e => e.textContent).join('|')");
+    }
+
+    [Fact]
+    public async Task A_scheme_is_turned_and_seen_beside_the_other_and_roles_come_and_go()
+    {
+        Browser.Open(workplace.At("/sites/pellwyn/palette?view=schemes&scheme=day"));
+        Browser.Named("button", "Turn").Click();
+        Browser.Until(() => Browser.Element("[aria-label='Roles in Day turned']") is not null, "the turned scheme");
+        Browser.Named("input", "Scheme beside it on the stage").Click();
+        Browser.Press(Keys.ArrowDown + Keys.Enter);
+        Browser.Until(() => Grounds().Distinct().Count() == 2, "both schemes on the stage");
+        Browser.Named("button", "Add a role").Click();
+        Browser.Until(() => Browser.Run<string>("return document.activeElement.getAttribute('aria-label') ?? ''") == "Name of the role", "the name");
+        Browser.Press("note" + Keys.Enter);
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector("[aria-label='role note']")).Count == 1, "its editor");
+        Browser.Starting("button", "Contrast of note").SendKeys(Keys.Enter);
+        Browser.Press("text AAA" + Keys.Enter);
+        await UntilRoleAsync("note", "target", "7");
+        Browser.Starting("button", "Move note up").Click();
+        Browser.Until(() => Browser.Run<string>("return [...document.querySelectorAll('.roles tbody th')].at(-2).textContent") == "note", "the order");
+        Browser.Named("button", "Remove note").Click();
+        Browser.Until(() => !Browser.Run<string>("return document.querySelector('.roles').textContent").Contains("note", StringComparison.Ordinal), "it to go");
+
+        string[] Grounds() => Browser.Run<string>("return [...document.querySelectorAll('.stage iframe')].map(f => f.contentDocument.body && f.contentWindow.getComputedStyle(f.contentDocument.body).backgroundColor).join(';')").Split(';');
+    }
+
+    [Fact]
+    public async Task Pairs_are_mended_one_by_one_and_all_at_once_until_axe_finds_nothing()
+    {
+        var cancel = TestContext.Current.CancellationToken;
+        // Without the demo's own overrides, which are not counted; and with a text of day turned too pale.
+        foreach (var edit in new object[] { new { kind = "setOverrides", css = "" }, new { kind = "setThing", of = "scheme", id = "day", field = "colors/quiet-text", text = "soil tint 4" } })
+            await workplace.Server.EditAsync((await workplace.Server.SiteAsync()).Version(), edit, window: "other").OkAsync();
+        Browser.Open(workplace.At("/sites/pellwyn/palette?view=pairs"));
+        Browser.Until(() => Failing() > 1, "the failing pairs");
+        var before = Failing();
+        Browser.Element(".pair-row").Click();
+        Browser.Element(".pair-place").Click();
+        Browser.Until(() => Browser.Driver.Url.Contains("selected=", StringComparison.Ordinal) && Browser.Driver.FindElements(By.CssSelector(".selection")).Count > 0, "the place on stage");
+        Browser.Starting("button", "Mend ").Click();
+        var first = Browser.Element(".mend");
+        var ground = Browser.OnStage("stage.documentElement.outerHTML.length");
+        first.SendKeys("");
+        Browser.Until(() => State() == "Being tried, not saved", "the mend to be tried");
+        first.SendKeys(Keys.Enter);
+        Browser.Until(() => Failing() < before && Browser.Element(".status-line").Text.Contains("mends ", StringComparison.Ordinal), "the pair to be mended");
+        Browser.Named("button", "Mend all").Click();
+        Browser.Until(() => Browser.Element(".mend-all").Text.Contains("mended as the stage shows", StringComparison.Ordinal), "what would be mended");
+        Browser.Named("button", "Take").Click();
+        Browser.Until(() => Failing() == 0, "all to be mended");
+        await using var released = await Released.UnpackAsync(await workplace.Server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/pages.zip", cancel));
+        foreach (var scheme in new[] { "light", "dark" })
+        {
+            Browser.Prefer(scheme);
+            foreach (var file in Directory.GetFiles(released.Folder, "*.html"))
+            {
+                Browser.Driver.Navigate().GoToUrl(new Uri(released.Address, Path.GetFileName(file)));
+                Assert.DoesNotContain(Styles.Violations(Browser), v => v.StartsWith("color-contrast", StringComparison.Ordinal));
+            }
+        }
+
+        long Failing() => Browser.Run<long>("return Number(document.querySelectorAll('.ant-segmented-item')[4]?.textContent.replace('Failing ', '') ?? -1)");
+        string State() => Browser.Run<string>("return document.querySelector('.save-state')?.textContent ?? ''");
+    }
+
+    private async Task<System.Text.Json.Nodes.JsonNode> ColorAsync(string id) =>
+        (await workplace.Server.SiteAsync())["site"]!["colors"]!.AsArray().First(c => c!["id"]!.GetValue<string>() == id)!;
+
+    private async Task UntilColorAsync(string id, Func<System.Text.Json.Nodes.JsonNode, bool> holds)
+    {
+        for (var tries = 0; tries < 100 && !holds(await ColorAsync(id)); tries++) await Task.Delay(50, TestContext.Current.CancellationToken);
+        Assert.True(holds(await ColorAsync(id)), (await ColorAsync(id)).ToJsonString());
+    }
+
+    private async Task UntilRoleAsync(string name, string field, string text)
+    {
+        for (var tries = 0; tries < 100 && await ReadAsync() != text; tries++) await Task.Delay(50, TestContext.Current.CancellationToken);
+        Assert.Equal(text, await ReadAsync());
+
+        async Task<string?> ReadAsync() => (await workplace.Server.SiteAsync())["site"]!["things"]!["role"]!.AsArray().FirstOrDefault(r => r!["name"]!.GetValue<string>() == name)?["fields"]!.AsArray()
+            .First(f => f!["id"]!.GetValue<string>() == field)!["text"]!.GetValue<string>();
     }
 
     private string Status() => Browser.Run<string>("return document.querySelector('.found-colors [role=status]')?.textContent ?? ''");

@@ -15,7 +15,7 @@ public sealed partial class ValueTests : IDisposable
     private static readonly string[] Typed =
     [
         "rest", "rest shade 1", "rest tint 2", "rest + 2px", "rest * 2", "rest / 2", "2 * rest", "rest - 1px", "12px + 2", "2 * 3", "3 / 2", "space 2 + 4", "space 3 * 2", "4px - 20px", "size 1 / 2", "size −1", "0", "1", "1.5",
-        "0.5", "-1px", "10%", "1rem + 2px", "0 + 2px", "2px - 0", "1px 2px", "0 auto", "space 1 0 2px", "(1px + 2px) * 3", "rgb(255 0 0", "red/*", "#abc8", "hsl(40 200% 50%)", "oklch(0.7 0.3 150)", "transparent", "lab(50 1e300 0)",
+        "0.5", "-1px", "10%", "mix leaf, husk 30%", "move leaf, lightness +10, hue −20", "1rem + 2px", "0 + 2px", "2px - 0", "1px 2px", "0 auto", "space 1 0 2px", "(1px + 2px) * 3", "rgb(255 0 0", "red/*", "#abc8", "hsl(40 200% 50%)", "oklch(0.7 0.3 150)", "transparent", "lab(50 1e300 0)",
         "action shade 1", "beet", "beet tint 3", "dawn", "Body", "lift", "bright", "ring", "soft", "none", "auto", "fit", "1e3px", "999999px", "1vw", "3ch", "50vh", "45deg", "2s",
     ];
 

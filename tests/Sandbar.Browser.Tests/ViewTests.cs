@@ -9,7 +9,7 @@ public sealed class ViewTests(Workplace workplace) : IClassFixture<Workplace>
 
     public static readonly TheoryData<string> Views =
     [
-        "/", "/sites/pellwyn/palette", "/sites/pellwyn/palette?color=new", "/sites/pellwyn/palette?view=schemes&scheme=dusk", "/sites/pellwyn/palette?view=pairs", "/sites/pellwyn/snapshots", "/sites/pellwyn/parts",
+        "/", "/sites/pellwyn/palette", "/sites/pellwyn/palette?color=new", "/sites/pellwyn/palette?view=schemes&scheme=dusk", "/sites/pellwyn/palette?view=pairs", "/sites/pellwyn/palette?view=schemes&role=text&span=schemes&schemes=day%20dusk", "/sites/pellwyn/snapshots", "/sites/pellwyn/parts",
         "/sites/pellwyn/edges", "/sites/pellwyn/edges?view=shadows", "/sites/pellwyn/edges?view=radii&radius=new", "/sites/pellwyn/type", "/sites/pellwyn/type?view=scale", "/sites/pellwyn/type?view=families", "/sites/pellwyn/frame", "/sites/pellwyn/frame?view=footer", "/sites/pellwyn/frame?view=menus",
         "/sites/pellwyn/parts?page=specimen&width=820",
         $"{Large}/palette?color=color-3", $"{Large}/palette?view=schemes", $"{Large}/palette?view=pairs", $"{Large}/type", $"{Large}/frame?view=menus", $"{Large}/parts?part=button&span=pages", $"{Large}/snapshots",
@@ -33,6 +33,9 @@ public sealed class ViewTests(Workplace workplace) : IClassFixture<Workplace>
         { "/sites/pellwyn/palette", ".top-bar .bar-button" },
         { "/sites/pellwyn/palette", ".top-bar .bar-button:has(kbd)" },
         { "/sites/pellwyn/palette?view=schemes", ".role-choice" },
+        { "/sites/pellwyn/palette?view=pairs", ".pair-row" },
+        { "/sites/pellwyn/palette?view=pairs", ".ant-segmented-item:nth-child(3)" },
+        { "/sites/pellwyn/palette", ".steps .strip button" },
         { "/sites/pellwyn/parts?part=button", ".part-choice" },
         { "/sites/pellwyn/parts?part=button", "[aria-label^='Background in Rest']" },
         { "/sites/pellwyn/parts?part=button", ".folded .fold-button" },

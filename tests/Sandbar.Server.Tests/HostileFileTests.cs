@@ -39,6 +39,9 @@ public class HostileFileTests
         "{\"kind\":\"sides\",\"top\":{\"kind\":\"rest\",\"step\":0},\"right\":{\"kind\":\"rest\",\"step\":0},\"bottom\":{\"kind\":\"rest\",\"step\":0},\"left\":{\"kind\":\"rest\",\"step\":1}}",
         "{\"kind\":\"operation\",\"operator\":\"+\",\"left\":{\"kind\":\"reference\",\"to\":\"role\",\"id\":\"ground\",\"step\":0},\"right\":{\"kind\":\"number\",\"number\":2,\"unit\":\"px\"}}",
         "{\"kind\":\"operation\",\"operator\":\"/\",\"left\":{\"kind\":\"reference\",\"to\":\"space\",\"id\":\"space-4\",\"step\":0},\"right\":{\"kind\":\"number\",\"number\":0,\"unit\":\"\"}}",
+        "{\"kind\":\"mix\",\"one\":{\"kind\":\"reference\",\"to\":\"color\",\"id\":\"leaf\",\"step\":2},\"other\":{\"kind\":\"fixedColor\",\"css\":\"red\"},\"share\":30,\"space\":\"oklch\"}",
+        "{\"kind\":\"mix\",\"one\":{\"kind\":\"reference\",\"to\":\"color\",\"id\":\"beet\",\"step\":0},\"other\":{\"kind\":\"rest\",\"step\":0},\"share\":1e20,\"space\":\"x;}\"}",
+        "{\"kind\":\"movedColor\",\"of\":{\"kind\":\"reference\",\"to\":\"color\",\"id\":\"beet\",\"step\":0},\"lightness\":10,\"chroma\":-2,\"hue\":20}",
     ];
 
     private static readonly Gen<JsonNode?> Fresh = Gen.OneOf<JsonNode?>(

@@ -27,7 +27,7 @@ public sealed class NewSiteEndpointTests : IAsyncLifetime
             Assert.Equal("font/woff2", (await server.Client.GetAsync(file!["address"]!.GetValue<string>(), Cancel)).Content.Headers.ContentType!.MediaType);
         Assert.Equal(HttpStatusCode.OK, (await server.Client.GetAsync("/api/sites/harbour-walks/release/pages.zip", Cancel)).StatusCode);
         var pairs = (await server.Client.GetFromJsonAsync<JsonObject>("/api/sites/harbour-walks/pairs", Cancel))!;
-        Assert.All(pairs["pairs"]!.AsArray(), p => Assert.True(p!["passes"]!.GetValue<bool>()));
+        Assert.All(pairs["rows"]!.AsArray(), p => Assert.True(p!["passes"]!.GetValue<bool>()));
     }
 
     [Fact]

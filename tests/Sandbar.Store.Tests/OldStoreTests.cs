@@ -1,7 +1,6 @@
 using System.IO.Compression;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
-using Sandbar.Core.Foundations.Palette;
 
 namespace Sandbar.Store.Tests;
 
@@ -36,7 +35,7 @@ public sealed class OldStoreTests : IAsyncLifetime
         var stored = (await store.OpenAsync("pellwyn", Cancel))!;
         Assert.Equal((259L, 259, Site.CurrentFormat), (stored.Version, stored.Journal.Count, stored.Site.Format));
         // Of the last edits: patches of format 1, applied to its last checkpoint before it was brought up.
-        Assert.Equal("hsl(42 75% 56%)", stored.Site.Palette.Colors.Get("pollen").Css());
+        Assert.Equal(new FixedColorValue("hsl(42 75% 56%)"), stored.Site.Palette.Colors.Get("pollen").Color);
         Assert.Equal(new RestValue(-3), stored.Site.Looks.Get("button-plain").Cells["text-color@hover"]);
         foreach (var item in stored.Site.Shelf) Assert.Equal(item.MediaType, (await store.AssetAsync(item.Hash, Cancel))!.MediaType);
         Assert.Equal("pollen → hsl(42 75% 56%)", stored.Journal[^1].Label);

@@ -1,7 +1,6 @@
 using Microsoft.Data.Sqlite;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
-using Sandbar.Core.Foundations.Palette;
 using Sandbar.Core.Samples.Pellwyn;
 
 namespace Sandbar.Store.Tests;
@@ -58,7 +57,7 @@ public sealed class SiteStoreTests : IAsyncLifetime
         }
         var stored = await new SiteStore(folder).OpenAsync("pellwyn", Cancel);
         Assert.Equal((count, count, false), (stored!.Version, stored.Journal.Count, stored.IsOld));
-        Assert.Equal($"#{count:x6}", stored.Site.Palette.Colors.Get("beet").Css());
+        Assert.Equal(new FixedColorValue($"#{count:x6}"), stored.Site.Palette.Colors.Get("beet").Color);
         var entries = await store.EntriesAsync("pellwyn", 1, 3, Cancel);
         Assert.Equal(["beet → #000002", "beet → #000003"], entries.Select(e => e.Line.Label));
         Assert.Equal("/palette/colors/beet/color", Assert.Single(entries[0].Patch.Changes).Path);

@@ -25,6 +25,9 @@ internal static class Demo
     /// <summary>The only problem of an edit that must fail.</summary>
     public static Problem Refused(this Site site, Edit edit) => Assert.Single(edit.Apply(site).Problems);
 
+    /// <summary>A colour that was given, as typed.</summary>
+    public static string Css(this BaseColor color) => ((FixedColorValue)color.Color).Css;
+
     public static Look Look(this Site site, string id) => site.Looks.Get(id);
 
     /// <summary>Values a property can be typed as, so many that two differ from whatever is set.</summary>

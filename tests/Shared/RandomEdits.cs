@@ -22,6 +22,12 @@ internal static class RandomEdits
         Gen.Select(Among("Moss", "leaf", "Old husk", ""), Gen.Int[0, 3], (name, n) => n == 0 ? Do.NewColor($"c-{name}", name, "olive") : Do.RenameColor("husk", name)),
         Gen.Select(Among("Moss", "leaf", "tint 1", ""), Among("olive", "#12345678", "no"), Gen.Int[0, 3], (name, color, n) =>
             (Edit)new AddColors([.. Enumerable.Range(0, n).Select(i => new NewColor($"some-{i}", i == 0 ? name : $"{name} {i}", color))])),
+        Gen.Select(Among("beet", "husk", "some-0"), Among("mix leaf, husk 30%", "mix beet shade 2, #fff 40.5% in oklch", "mix husk, beet 120%", "move leaf, lightness +10, hue −20", "move beet", "move no, hue 2"), (id, text) => Do.Color(id, text)),
+        Gen.Select(Among("beet", "husk", "gone"), Gen.Int[-6, 7], Among<string?>("#123", "oklch(0.7 0.3 150)", "leaf", null), (id, step, text) => (Edit)new SetColorStep(id, step, text)),
+        Gen.Select(Among("beet", "husk", "gone"), Gen.Enum<ColorFigure>(), Among("20", "1 + 2", "-4", "900", "1e9", "rest", "50%", "20°"), (id, figure, text) => (Edit)new SetColorFigure(id, figure, text)),
+        Gen.Select(Among("beet", "husk", "gone"), Among<string?>("leaf", "beet", "gone", null), Among<string?>("Garden", "no group", "", null), (id, before, group) => (Edit)new PlaceColor(id, before, group)),
+        Gen.Select(Among("beet", "no"), Among("leaf", "Old husk"), (color, name) => (Edit)new Together("Several", [Do.Color("leaf", $"move {color}, hue +10"), Do.RenameColor("husk", name)])),
+        Gen.Select(Among("night", "day"), Among("Night", "Day", ""), Among("day", "dusk", "night", "gone"), (id, name, of) => (Edit)new TurnScheme(id, name, of)),
         Gen.Select(Among("day", "dusk"), Among([.. Demo.Site.Palette.Roles.Select(r => r.Id)]), Among("beet", "leaf", "husk"), Gen.Int[-6, 7], (scheme, role, color, step) => Do.Role(scheme, role, StepText.With(color, step))),
         Gen.Select(Among("day", "dusk"), Among("text", "action"), Among("ground", "text", "action text"), (scheme, role, on) => Do.Role(scheme, role, $"readable on {on}")),
         Gen.Select(Cells(), Gen.Int[0, 5], (cell, n) => n == 0 ? (Edit)(cell with { Text = null }) : cell),

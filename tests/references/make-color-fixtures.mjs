@@ -47,8 +47,15 @@ const pairs = Array.from({ length: 120 }, () => {
   const a = hex(), b = hex();
   return { a, b, ciede2000: new Color(a).deltaE(new Color(b), '2000'), oklab: new Color(a).deltaE(new Color(b), 'OK'), contrast: culori.wcagContrast(a, b) };
 });
+// Mixes in the spaces of color-mix(), colours with alpha among them.
+const mixes = ['oklab', 'oklch', 'lab', 'lch', 'srgb', 'srgb-linear', 'hsl'].flatMap((space) => Array.from({ length: 30 }, (_, i) => {
+  const a = i % 3 === 0 ? `${hex()}80` : hex(), b = i % 4 === 0 ? `${hex()}33` : i === 7 ? '#808080' : hex(), share = Math.round(random() * 100) / 100;
+  const mixed = Color.mix(a, b, share, { space: SPACES[space], outputSpace: SPACES[space], premultiplied: true, hue: 'shorter' });
+  return { a, b, share, space, components: components(mixed, SPACES[space]), alpha: Number(mixed.alpha) };
+}));
+
 // culori again, by other code than colorjs.io's.
 const culoriOklch = given.filter((c) => c.startsWith('#')).map((css) => { const { l, c, h } = culori.oklch(css); return { css, components: [l, c, h ?? null] }; });
 
 fs.writeFileSync(path.join(here, 'fixtures/colors.json'), JSON.stringify({
-  madeBy: 'tests/references/make-color-fixtures.mjs', 'colorjs.io': version('colorjs.io'), culori: version('culori'), conversions, pairs, culoriOklch }, null, 1) + '\n');
+  madeBy: 'tests/references/make-color-fixtures.mjs', 'colorjs.io': version('colorjs.io'), culori: version('culori'), conversions, pairs, mixes, culoriOklch }, null, 1) + '\n');

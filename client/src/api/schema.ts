@@ -68,22 +68,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sites/{slug}/pairs": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["getPairs"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/sites/{slug}/silenced": {
         parameters: {
             query?: never;
@@ -108,6 +92,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["getReach"];
+        put?: never;
+        post: operations["tryReach"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/uses/{kind}/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getUses"];
         put?: never;
         post?: never;
         delete?: never;
@@ -324,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{slug}/colors/alike": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getAlike"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{slug}/colors/picture": {
         parameters: {
             query?: never;
@@ -334,6 +350,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["readPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/pairs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPairs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/pairs/mends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["findMends"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/pairs/mended": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mendPairs"];
         delete?: never;
         options?: never;
         head?: never;
@@ -448,12 +512,17 @@ export interface components {
             note: string;
             swatch: null | string;
         };
+        /** @enum {unknown} */
+        ColorFigure: "lightness" | "chroma" | "hue" | "alpha";
         ColorView: {
             id: string;
             css: string;
             hex: string;
             tints: string[];
             shades: string[];
+            givenSteps: {
+                [key: string]: string;
+            };
             /** Format: double */
             lightness: number;
             /** Format: double */
@@ -463,6 +532,21 @@ export interface components {
             /** Format: double */
             alpha: number;
             inSrgb: boolean;
+            group: string;
+            computed: null | components["schemas"]["ComputedView"];
+        };
+        ComputedView: {
+            from: string;
+            other: null | string;
+            /** Format: double */
+            share: number;
+            space: string;
+            /** Format: double */
+            lightness: number;
+            /** Format: double */
+            chroma: number;
+            /** Format: double */
+            hue: number;
         };
         CssProblemView: {
             /** Format: int32 */
@@ -482,7 +566,7 @@ export interface components {
         DuplicateRequest: {
             name: string;
         };
-        Edit: components["schemas"]["EditAddColors"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"];
+        Edit: components["schemas"]["EditAddColors"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"];
         EditAddColors: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -567,6 +651,16 @@ export interface components {
             to: number;
             in?: null | string;
         };
+        EditPlaceColor: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "placeColor";
+            id: string;
+            before: null | string;
+            group: null | string;
+        };
         EditRemoveMenuItem: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -647,6 +741,27 @@ export interface components {
             below: null | number;
             text: null | string;
         };
+        EditSetColorFigure: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setColorFigure";
+            id: string;
+            figure: components["schemas"]["ColorFigure"];
+            text: string;
+        };
+        EditSetColorStep: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setColorStep";
+            id: string;
+            /** Format: int32 */
+            step: number;
+            text: null | string;
+        };
         EditSetContent: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -705,6 +820,25 @@ export interface components {
              */
             kind: "takeLooks";
             looks: string[];
+        };
+        EditTogether: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "together";
+            words: string;
+            edits: components["schemas"]["Edit"][];
+        };
+        EditTurnScheme: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "turnScheme";
+            id: string;
+            name: string;
+            of: string;
         };
         /** @enum {unknown} */
         FamilyClass: "serif" | "sans" | "slab" | "mono" | "display" | "hand";
@@ -792,6 +926,19 @@ export interface components {
             selector: string;
             cells: components["schemas"]["CellView"][];
         };
+        MendRequest: {
+            /** Format: int64 */
+            version: number;
+            key: string;
+        };
+        MendedPairsView: {
+            edit: null | components["schemas"]["Edit"];
+            /** Format: int32 */
+            mended: number;
+            left: string[];
+        };
+        /** @enum {unknown} */
+        MendedSide: "text" | "ground";
         MenuItemView: {
             id: string;
             label: string;
@@ -832,6 +979,7 @@ export interface components {
             slug: string;
         };
         PairInUseView: {
+            key: string;
             kind: components["schemas"]["PairKind"];
             part: string;
             look: string;
@@ -846,12 +994,52 @@ export interface components {
             /** Format: double */
             target: number;
             passes: boolean;
-            pages: string[];
-            /** Format: int32 */
-            places: number;
+            places: components["schemas"]["PairPlaceView"][];
         };
         /** @enum {unknown} */
         PairKind: "text" | "largeText" | "line" | "focusRing";
+        PairMendView: {
+            changes: components["schemas"]["MendedSide"];
+            words: string;
+            hex: string;
+            isNew: boolean;
+            /** Format: double */
+            ratio: number;
+            /** Format: double */
+            difference: number;
+            /** Format: int32 */
+            mended: number;
+            /** Format: int32 */
+            broken: number;
+            edit: components["schemas"]["Edit"];
+        };
+        PairPlaceView: {
+            page: string;
+            pageName: string;
+            block: string;
+            /** Format: int32 */
+            width: number;
+            dark: boolean;
+        };
+        PairRowView: {
+            name: string;
+            foregroundName: string;
+            foreground: string;
+            groundName: string;
+            ground: string;
+            kind: components["schemas"]["PairKind"];
+            /** Format: double */
+            ratio: number;
+            /** Format: double */
+            target: number;
+            passes: boolean;
+            /** Format: int32 */
+            places: number;
+            colors: string[];
+            schemes: string[];
+            states: components["schemas"]["State"][];
+            at: components["schemas"]["PairInUseView"][];
+        };
         PairView: {
             on: string;
             /** Format: double */
@@ -865,7 +1053,9 @@ export interface components {
             version: number;
             overridesNotCounted: boolean;
             lowest: null | components["schemas"]["PairInUseView"];
-            pairs: components["schemas"]["PairInUseView"][];
+            rows: components["schemas"]["PairRowView"][];
+            broken: string[];
+            mended: string[];
         };
         PartUseView: {
             id: string;
@@ -966,6 +1156,7 @@ export interface components {
         SchemeView: {
             id: string;
             name: string;
+            cssName: string;
             turnsInto: null | string;
             roles: components["schemas"]["RoleView"][];
         };
@@ -1111,6 +1302,18 @@ export interface components {
             line: number;
             text: string;
         };
+        /** @enum {unknown} */
+        UseKind: "thing" | "cell" | "block" | "page" | "overrides";
+        UseView: {
+            words: string;
+            kind: components["schemas"]["UseKind"];
+            of: null | string;
+            id: null | string;
+            part: null | string;
+            property: null | string;
+            state: null | components["schemas"]["State"];
+            page: null | string;
+        };
         ViewChange: {
             path: string;
             value: null | components["schemas"]["JsonElement"];
@@ -1236,28 +1439,6 @@ export interface operations {
             };
         };
     };
-    getPairs: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                slug: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PairsView"];
-                };
-            };
-        };
-    };
     getSilenced: {
         parameters: {
             query?: never;
@@ -1298,6 +1479,65 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Reach"];
+                };
+            };
+        };
+    };
+    tryReach: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Edit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reach"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getUses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+                kind: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UseView"][];
                 };
             };
         };
@@ -1751,6 +1991,39 @@ export interface operations {
             };
         };
     };
+    getAlike: {
+        parameters: {
+            query: {
+                within: number;
+            };
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     readPicture: {
         parameters: {
             query?: never;
@@ -1782,6 +2055,85 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getPairs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PairsView"];
+                };
+            };
+        };
+    };
+    findMends: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MendRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PairMendView"][];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    mendPairs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MendedPairsView"];
                 };
             };
         };

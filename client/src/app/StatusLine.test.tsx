@@ -9,7 +9,7 @@ import { StatusLine } from './StatusLine';
 let pairs: Partial<Schemas['PairsView']> | undefined;
 let reach: Schemas['Reach'] | undefined;
 
-vi.mock('../site/figures', () => ({ usePairs: () => ({ data: pairs }), useReach: () => reach }));
+vi.mock('../site/figures', async (real) => ({ ...(await real()), usePairs: () => ({ data: pairs }), useReach: () => reach }));
 
 const show = (last: string | null) => {
   const history = { undo: null, redo: null, last };
@@ -35,10 +35,10 @@ test('nothing is said of what is not computed yet', () => {
 });
 
 test('the lowest contrast says whether it is enough, and that overrides are not counted', () => {
-  pairs = { lowest: lowest(3.89, false), overridesNotCounted: true };
+  pairs = { lowest: lowest(3.89, false), overridesNotCounted: true, broken: [], mended: [] };
   expect(show(null)).toContain('Lowest text contrast 3.89 : 1 needs 4.5 · overrides not counted');
   cleanup();
-  pairs = { lowest: lowest(5.2, true), overridesNotCounted: false };
+  pairs = { lowest: lowest(5.2, true), overridesNotCounted: false, broken: [], mended: [] };
   expect(show(null)).toContain('Lowest text contrast 5.20 : 1 meets AA');
 });
 
@@ -54,4 +54,9 @@ test('the last edit says how far it reaches', () => {
   cleanup();
   reach = { pages: 2, elements: 9, isWhole: false };
   expect(show('Overrides')).toContain('reaches at least 2 pages, 9 elements');
+});
+
+test('the last edit says which pairs it broke and mended', () => {
+  pairs = { lowest: null, overridesNotCounted: false, broken: ['pollen on leaf · text'], mended: ['a', 'b'] };
+  expect(show('beet → teal')).toContain('beet → teal · breaks pollen on leaf · text · mends 2 pairs');
 });

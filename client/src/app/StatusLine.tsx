@@ -1,4 +1,4 @@
-import { usePairs, useReach } from '../site/figures';
+import { reachText, usePairs, useReach } from '../site/figures';
 import { useEditing } from '../site/editingContext';
 import './StatusLine.css';
 
@@ -24,6 +24,7 @@ export function StatusLine() {
           <>
             Last edit <strong title={last}>{last}</strong>
             {reach && <> reaches {reachText(reach)}</>}
+            {pairs && pairsText(pairs)}
           </>
         ) : (
           'No edits yet'
@@ -37,7 +38,23 @@ export function StatusLine() {
   );
 }
 
-function reachText({ pages, elements, isWhole }: { pages: number; elements: number; isWhole: boolean }): string {
-  if (elements === 0) return isWhole ? 'nothing on the pages' : 'nothing of what was looked up';
-  return `${isWhole ? '' : 'at least '}${pages === 1 ? '1 page' : `${pages} pages`}, ${elements === 1 ? '1 element' : `${elements} elements`}`;
+/** What the last edit did to pairs of colours. */
+function pairsText({ broken, mended }: { broken: readonly string[]; mended: readonly string[] }) {
+  const said = (what: string, names: readonly string[]) => `${what} ${names.length === 1 ? names[0] : `${names.length} pairs`}`;
+  return (
+    <>
+      {broken.length > 0 && (
+        <strong className="fail" title={broken.join('\n')}>
+          {' '}
+          · {said('breaks', broken)}
+        </strong>
+      )}
+      {mended.length > 0 && (
+        <strong className="pass" title={mended.join('\n')}>
+          {' '}
+          · {said('mends', mended)}
+        </strong>
+      )}
+    </>
+  );
 }

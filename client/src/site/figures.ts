@@ -1,4 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import type { Edit, Schemas } from '../api/client';
 import { useEditing } from './editingContext';
 import { answered, api } from '../api/client';
 
@@ -27,4 +28,22 @@ export function useReach() {
     gcTime: 60_000,
   });
   return version > 0 ? reach.data : undefined;
+}
+
+/** How far an edit would reach that is not made yet. */
+export function useReachOf(edit: Edit) {
+  const slug = useEditing((e) => e.site.slug);
+  const version = useEditing((e) => e.site.version);
+  return useQuery({
+    queryKey: ['reach', slug, version, JSON.stringify(edit)],
+    queryFn: ({ signal }) => answered(api.POST('/api/sites/{slug}/reach', { params: { path: { slug } }, body: edit, signal })),
+    retry: false,
+    gcTime: 60_000,
+  });
+}
+
+/** What a reach comes to, in words. */
+export function reachText({ pages, elements, isWhole }: Schemas['Reach']): string {
+  if (elements === 0) return isWhole ? 'nothing on the pages' : 'nothing of what was looked up';
+  return `${isWhole ? '' : 'at least '}${pages === 1 ? '1 page' : `${pages} pages`}, ${elements === 1 ? '1 element' : `${elements} elements`}`;
 }

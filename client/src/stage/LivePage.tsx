@@ -22,13 +22,15 @@ interface Props {
   /** How tall the frame is, CSS px: the viewport's own height or more. */
   height: number;
   scale: number;
+  /** CSS name of a scheme that is shown instead of the page's own; null for that. */
+  scheme: string | null;
   /** Whether this is the frame being looked at: it follows at once. */
   leads: boolean;
   onSelect: (look: LookView, block: string | null) => void;
 }
 
 /** A page in a viewport of its own. */
-export function LivePage({ page, name, viewport, height, scale, leads, onSelect }: Props) {
+export function LivePage({ page, name, viewport, height, scale, scheme, leads, onSelect }: Props) {
   const slug = useEditing((e) => e.site.slug);
   const store = useEditingStore();
   const catalogue = useEditing((e) => e.catalogue);
@@ -93,6 +95,10 @@ export function LivePage({ page, name, viewport, height, scale, leads, onSelect 
   useEffect(() => {
     return store.getState().watch(page);
   }, [store, page]);
+
+  useEffect(() => {
+    if (loaded && scheme !== null) loaded.document.documentElement.setAttribute('data-scheme', scheme);
+  }, [loaded, scheme, contents]);
 
   useEffect(() => {
     if (!loaded) return;

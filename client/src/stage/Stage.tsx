@@ -57,15 +57,18 @@ export function Stage() {
     [changeAddress, catalogue],
   );
 
+  const schemes = useEditing((e) => e.site.schemes).filter((s) => view.schemes.includes(s.id));
   const one = viewportOf(view.width) ?? (WIDTHS[2] as Viewport);
-  const frames =
+  const frames: { page: { id: string; name: string }; viewport: Viewport; caption: string | null; scheme?: string }[] =
     page === undefined
       ? []
       : view.span === 'widths'
         ? WIDTHS.map((viewport) => ({ page, viewport, caption: `${viewport.width} × ${viewport.height}` }))
         : view.span === 'pages'
           ? pages.map((p) => ({ page: p, viewport: one, caption: p.name }))
-          : [{ page, viewport: one, caption: null }];
+          : view.span === 'schemes'
+            ? schemes.map((scheme) => ({ page, viewport: one, caption: scheme.name, scheme: scheme.cssName }))
+            : [{ page, viewport: one, caption: null }];
   const scale = view.fit && size.width > 0 ? Math.min(1, fitting(view, size.width, one)) : 1;
   const rows = view.span === 'pages' ? Math.ceil(frames.length / PER_ROW) : 1;
   // At Fit a frame takes the height there is, in the pixels of its page.
@@ -93,20 +96,24 @@ export function Stage() {
         aria-label={
           view.span === 'pages'
             ? `Every page at ${view.width}px`
-            : `${page?.name ?? 'No page'} at ${view.span === 'one' ? `${view.width}px` : 'every width'}`
+            : `${page?.name ?? 'No page'} at ${view.span === 'widths' ? 'every width' : `${view.width}px`}${view.span === 'schemes' ? `, in ${schemes.map((s) => s.name).join(' and ')}` : ''}`
         }
         style={view.vision === 'full' ? undefined : { filter: 'url(#vision)' }}
       >
         {page === undefined && <p className="empty">This site has no pages yet.</p>}
+        {page !== undefined && frames.length === 0 && <p className="empty">These schemes are no longer there.</p>}
         {frames.map((f) => (
-          <figure key={`${f.page.id} ${f.viewport.width}`} className="stage-frame">
+          <figure key={`${f.page.id} ${f.viewport.width} ${f.scheme ?? ''}`} className="stage-frame">
             <LivePage
               page={f.page.id}
               name={f.page.name}
               viewport={f.viewport}
               height={Math.max(f.viewport.height, tall)}
               scale={scale}
-              leads={f.page.id === page?.id && (view.span !== 'widths' || f.viewport.width === view.width)}
+              scheme={f.scheme ?? null}
+              leads={
+                f.page.id === page?.id && (view.span !== 'widths' || f.viewport.width === view.width) && f.scheme === frames[0]?.scheme
+              }
               onSelect={onSelect}
             />
             {f.caption && <figcaption>{f.caption}</figcaption>}
@@ -120,6 +127,7 @@ export function Stage() {
 function fitting(view: StageView, room: number, one: Viewport): number {
   if (view.span === 'one') return room / one.width;
   if (view.span === 'pages') return (room - (PER_ROW - 1) * GAP - 1) / PER_ROW / one.width;
+  if (view.span === 'schemes') return (room - GAP - 1) / 2 / one.width;
   return (room - (WIDTHS.length - 1) * GAP - 1) / WIDTHS.reduce((sum, w) => sum + w.width, 0);
 }
 

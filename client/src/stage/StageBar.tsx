@@ -3,7 +3,7 @@ import type { State } from '../api/client';
 import { useEditing } from '../site/editingContext';
 import { STATE_NAMES } from '../ledger/cells';
 import { MenuButton } from '../ui/MenuButton';
-import { PREFERENCES, SPECIMEN, STATES, useStageView, viewportOf, VISIONS, WIDTHS, type Preference, type Vision } from './view';
+import { PREFERENCES, SPANS, SPECIMEN, STATES, useStageView, viewportOf, VISIONS, WIDTHS, type Preference, type Vision } from './view';
 import './StageBar.css';
 
 const PREFERENCE_NAMES: Record<Preference, string> = { light: 'Prefers light', dark: 'Prefers dark' };
@@ -37,9 +37,13 @@ export function StageBar({ page }: { page: string }) {
         options={[
           ...shown.map((w) => ({ value: String(w.width), label: String(w.width), title: `${w.width} × ${w.height}` })),
           { value: 'widths', label: 'Every width' },
-          { value: 'pages', label: 'Every page' },
+          // There is room for one of the two: schemes are compared from where they are made.
+          view.span === 'schemes' ? { value: 'schemes', label: 'Two schemes' } : { value: 'pages', label: 'Every page' },
         ]}
-        onChange={(value) => change(value === 'widths' || value === 'pages' ? { span: value } : { span: 'one', width: Number(value) })}
+        onChange={(value) => {
+          const span = SPANS.find((s) => s === value);
+          change(span ? { span } : { span: 'one', width: Number(value) });
+        }}
       />
       <Segmented
         aria-label="Size of the stage"

@@ -12,6 +12,7 @@ test('an address nobody wrote shows the first page whole', () => {
     vision: 'full',
     whole: false,
     selected: null,
+    schemes: [],
     reveal: null,
   });
 });

@@ -31,8 +31,8 @@ export const SPECIMEN = { id: 'specimen', name: 'Specimen' } as const;
 
 export const STATES: readonly State[] = ['rest', 'current', 'hover', 'focus', 'pressed', 'off'];
 
-/** One page at one width, one at every width, or every page at one width. */
-export const SPANS = ['one', 'widths', 'pages'] as const;
+/** One page at one width, one at every width, every page at one width, or one page in two schemes. */
+export const SPANS = ['one', 'widths', 'pages', 'schemes'] as const;
 export type Span = (typeof SPANS)[number];
 
 export const PREFERENCES = ['light', 'dark'] as const;
@@ -54,12 +54,14 @@ export interface StageView {
   whole: boolean;
   /** Id of the block selected on stage. */
   selected: string | null;
+  /** Ids of the two schemes that are compared; they count for that span alone. */
+  schemes: readonly string[];
   /** Id of a block that is brought into sight without being selected; it does not go along to another step. */
   reveal: string | null;
 }
 
 /** The names under which the view stands in the address: they go along from step to step. */
-export const VIEW_PARAMS = ['page', 'width', 'span', 'scale', 'show', 'prefers', 'vision', 'selected'] as const;
+export const VIEW_PARAMS = ['page', 'width', 'span', 'scale', 'show', 'prefers', 'vision', 'selected', 'schemes'] as const;
 
 const among = <T extends string>(words: readonly T[], word: string | null, otherwise: T): T => words.find((w) => w === word) ?? otherwise;
 
@@ -75,6 +77,7 @@ export function readView(params: URLSearchParams): StageView {
     vision: among(VISIONS, params.get('vision'), 'full'),
     whole: params.get('whole') === 'yes',
     selected: params.get('selected'),
+    schemes: params.get('schemes')?.split(' ') ?? [],
     reveal: params.get('reveal'),
   };
 }
@@ -96,6 +99,7 @@ export function writeView(before: URLSearchParams, change: Partial<StageView>): 
   put('vision', change.vision, 'full');
   put('whole', change.whole === undefined ? undefined : change.whole ? 'yes' : 'no', 'no');
   put('selected', change.selected, '');
+  put('schemes', change.schemes?.join(' '), '');
   put('reveal', change.reveal, '');
   return next;
 }

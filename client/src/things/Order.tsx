@@ -6,7 +6,8 @@ interface Props {
   /** How many must stay. */
   fewest?: number;
   onMove: (to: number) => void;
-  onRemove: () => void;
+  /** Null where it is taken out elsewhere. */
+  onRemove: (() => void) | null;
 }
 
 /** Moves one of a list up and down, or takes it out. What cannot be done just now keeps the focus: it may be possible after the next press. */
@@ -15,7 +16,7 @@ export function Order({ called, place, count, fewest = 0, onMove, onRemove }: Pr
     <>
       <OrderButton label={`Move ${called} up`} sign="↑" disabled={place === 0} onClick={() => onMove(place - 1)} />
       <OrderButton label={`Move ${called} down`} sign="↓" disabled={place === count - 1} onClick={() => onMove(place + 1)} />
-      <OrderButton label={`Remove ${called}`} sign="×" disabled={count <= fewest} onClick={onRemove} />
+      {onRemove && <OrderButton label={`Remove ${called}`} sign="×" disabled={count <= fewest} onClick={onRemove} />}
     </>
   );
 }

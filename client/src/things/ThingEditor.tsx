@@ -1,15 +1,18 @@
-import { Button, Tooltip } from 'antd';
+import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
 import type { Schemas, ThingView } from '../api/client';
 import { namesIn } from '../site/catalogue';
 import { useActions, useEditing } from '../site/editingContext';
-import { MenuButton } from '../ui/MenuButton';
 import { Problem } from '../ui/Problem';
 import { Shortened } from '../ui/Shortened';
 import { usesText } from '../ui/words';
 import { TextField } from '../values/TextField';
 import { ValueCell } from '../values/ValueCell';
+import { freeName } from './freeName';
 import { ItemsTable } from './ItemsTable';
+import { Order } from './Order';
+import { RemoveThing } from './RemoveThing';
+import { UsesMenu } from './UsesMenu';
 import './ThingEditor.css';
 
 interface Props {
@@ -32,7 +35,7 @@ export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children
   const { id, name } = thing;
   const copy = async () => {
     const copied = crypto.randomUUID();
-    const free = freeName(name, others);
+    const free = freeName(name, 'copy', others);
     const wrong = await make(
       { kind: 'addThing', of: kind.code, id: copied, name: free, like: id, values: null, in: null },
       { saidAtItsPlace: true },
@@ -40,8 +43,8 @@ export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children
     setProblem(wrong);
     if (wrong === null) onCopied(copied);
   };
-  const stays =
-    thing.stays ?? (thing.uses.length > 0 && others.length < 2 ? 'It is in use, and there is no other to take its place.' : null);
+  const move = async (to: number) =>
+    setProblem(await make({ kind: 'moveThing', of: kind.code, id, to, in: null }, { saidAtItsPlace: true }));
   const remove = async (by: string | null) => {
     const wrong = await make({ kind: 'removeThing', of: kind.code, id, by, in: null }, { saidAtItsPlace: true });
     setProblem(wrong);
@@ -96,38 +99,13 @@ export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children
         <Button size="small" onClick={() => void copy()}>
           Add one like it
         </Button>
-        <Tooltip title={stays} trigger={['hover', 'focus']}>
-          {thing.uses.length === 0 ? (
-            <Button size="small" disabled={stays !== null} onClick={() => void remove(null)} aria-label={`Remove ${name}`}>
-              Remove
-            </Button>
-          ) : (
-            <span>
-              <MenuButton
-                size="small"
-                disabled={stays !== null}
-                aria-label={`Remove ${name}: choose what takes its place`}
-                menu={{
-                  items: others.filter((o) => o.id !== id).map((o) => ({ key: o.id, label: `${o.name} takes its place` })),
-                  onClick: ({ key }) => void remove(key),
-                }}
-              >
-                Remove…
-              </MenuButton>
-            </span>
-          )}
-        </Tooltip>
+        <UsesMenu kind={kind.code} thing={thing} />
+        <RemoveThing thing={thing} others={others} onRemove={(by) => void remove(by)} />
+        <span>
+          <Order called={name} place={others.indexOf(thing)} count={others.length} onMove={(to) => void move(to)} onRemove={null} />
+        </span>
       </div>
       <Problem text={problem} />
     </section>
   );
-}
-
-/** A name for a copy that is not taken, however often one is made, of a copy too. */
-function freeName(of: string, others: readonly ThingView[]): string {
-  const name = of.replace(/ copy( \d+)?$/, '');
-  for (let n = 1; ; n++) {
-    const free = n === 1 ? `${name} copy` : `${name} copy ${n}`;
-    if (!others.some((o) => o.name.toLowerCase() === free.toLowerCase())) return free;
-  }
 }

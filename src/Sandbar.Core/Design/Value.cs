@@ -25,6 +25,27 @@ public sealed record WordValue(string Word) : Value;
 /// <summary>A colour named directly, as typed: it does not follow the scheme.</summary>
 public sealed record FixedColorValue(string Css) : Value;
 
+/// <summary>A mix of two colours, each of the palette or any CSS colour.</summary>
+/// <param name="Share">Of <paramref name="Other"/>, per cent.</param>
+/// <param name="Space">The colour space it is mixed in, by its CSS name.</param>
+public sealed record MixValue(Value One, Value Other, decimal Share, string Space) : Value
+{
+    public override ImmutableArray<Value> Inner => [One, Other];
+
+    public override Value With(ImmutableArray<Value> inner) => this with { One = inner[0], Other = inner[1] };
+}
+
+/// <summary>A colour moved in OKLCH.</summary>
+/// <param name="Lightness">In hundredths.</param>
+/// <param name="Chroma">In hundredths.</param>
+/// <param name="Hue">Degrees.</param>
+public sealed record MovedColorValue(Value Of, decimal Lightness, decimal Chroma, decimal Hue) : Value
+{
+    public override ImmutableArray<Value> Inner => [Of];
+
+    public override Value With(ImmutableArray<Value> inner) => this with { Of = inner[0] };
+}
+
 /// <summary>Something of the site's foundations.</summary>
 /// <param name="To">Code of the kind of thing.</param>
 /// <param name="Id">Its id; empty for positions on a scale.</param>

@@ -61,7 +61,8 @@ public sealed record SetThing(string Of, string Id, string Field, string Text, s
         if (ThingPlace.Find(site, Of, In) is not { } place || place.Find(Id) is not { } thing) return $"→ {Text.Trim()}";
         var fields = place.Fields;
         var field = fields.FirstOrDefault(f => f.Id == Field)?.Setting.Name.ToLowerInvariant();
-        return fields.Count == 1 || field is null ? $"{place.NameOf(thing)} → {Text.Trim()}" : $"{place.NameOf(thing)} · {field} → {Text.Trim()}";
+        // What a colour is, is its colour.
+        return fields.Count == 1 || Field == Of || field is null ? $"{place.NameOf(thing)} → {Text.Trim()}" : $"{place.NameOf(thing)} · {field} → {Text.Trim()}";
     }
 }
 
@@ -118,7 +119,7 @@ public sealed record RemoveThing(string Of, string Id, string? By = null, string
             }
             else if (uses.Count > 0)
             {
-                return new Problem("/id", $"{place.NameOf(thing)} is in use: {Sentence.Some(uses, 3)}. Change these first, or choose what takes its place.");
+                return new Problem("/id", $"{place.NameOf(thing)} is in use: {Sentence.Some(uses.Select(u => u.Words), 3)}. Change these first, or choose what takes its place.");
             }
         }
         return place.Settled(place.With(place.All.Remove(thing)), null, _ => "/id");

@@ -7,12 +7,36 @@ using Sandbar.Core.Values;
 
 namespace Sandbar.Core.Foundations;
 
-/// <summary>Where things of the foundations are used, each use in words; found for a whole site at once.</summary>
+/// <summary>A use of a thing.</summary>
+/// <param name="Words">Where, in a designer's words.</param>
+public sealed record Use(string Words, UsePlace Place);
+
+/// <summary>Where something is used.</summary>
+public abstract record UsePlace;
+
+/// <summary>A thing of the foundations.</summary>
+/// <param name="Of">Code of its kind.</param>
+public sealed record InThing(string Of, string Id) : UsePlace;
+
+/// <summary>A cell of a look.</summary>
+public sealed record InCell(string Part, string Look, string Property, State State) : UsePlace;
+
+/// <summary>A block, by its own values or as a carrier of a scheme.</summary>
+/// <param name="Page">Id of a page it stands on.</param>
+public sealed record InBlock(string Page, string Block) : UsePlace;
+
+/// <summary>A page as a carrier of a scheme.</summary>
+public sealed record InPage(string Page) : UsePlace;
+
+/// <summary>The override sheet.</summary>
+public sealed record InOverrides : UsePlace;
+
+/// <summary>Where things of the foundations are used; found for a whole site at once.</summary>
 public sealed class Uses
 {
     private static readonly ConditionalWeakTable<Site, Uses> Known = [];
 
-    private readonly Dictionary<(string Kind, string Id), List<string>> places = [];
+    private readonly Dictionary<(string Kind, string Id), List<Use>> places = [];
 
     private Uses(Site site)
     {
@@ -20,27 +44,34 @@ public sealed class Uses
         {
             foreach (var thing in kind.Things(site))
             {
-                foreach (var (_, field, value) in kind.Values(site, thing)) Add(value, kind.UseName(site, thing, field));
+                foreach (var (_, field, value) in kind.Values(site, thing)) Add(value, new(kind.UseName(site, thing, field), new InThing(kind.Code, thing.Id)));
             }
         }
         foreach (var look in site.Looks)
         {
-            foreach (var (key, value) in look.Cells) Add(value, PartCatalogue.CellName(look, CellKey.Parse(key)));
+            foreach (var (cell, value) in look.Cells)
+            {
+                var key = CellKey.Parse(cell);
+                Add(value, new(PartCatalogue.CellName(look, key), new InCell(look.Part, look.Id, key.Property, key.State)));
+            }
         }
         foreach (var block in Blocks.WithOwnValues(site))
         {
-            foreach (var value in block.Own.Values) Add(value, block.Name);
+            foreach (var value in block.Own.Values) Add(value, new(block.Name, new InBlock(PageOf(block), block.Id)));
         }
-        foreach (var page in site.Pages) Add(SchemeKind.Kind, page.Scheme, $"page {page.Name}");
+        foreach (var page in site.Pages) Add(SchemeKind.Kind, page.Scheme, new($"page {page.Name}", new InPage(page.Id)));
         foreach (var block in Blocks.All(site))
         {
-            if (block.Scheme is { } scheme) Add(SchemeKind.Kind, scheme, block.Name);
+            if (block.Scheme is { } scheme) Add(SchemeKind.Kind, scheme, new(block.Name, new InBlock(PageOf(block), block.Id)));
         }
-        foreach (var reference in OverrideTokens.References(site)) Add(reference.To, reference.Id, "Overrides");
+        foreach (var reference in OverrideTokens.References(site)) Add(reference.To, reference.Id, new("Overrides", new InOverrides()));
+
+        // What stands in the frame is on every page: the first will do.
+        string PageOf(Block block) => site.Pages.FirstOrDefault(p => p.Sections.Any(s => Blocks.WithInner(s).Any(b => b.Id == block.Id)))?.Id ?? (site.Pages.IsEmpty ? "" : site.Pages[0].Id);
     }
 
     /// <summary>The uses of a thing, in the order of the site.</summary>
-    public static IReadOnlyList<string> Of(Site site, string kind, string id) =>
+    public static IReadOnlyList<Use> Of(Site site, string kind, string id) =>
         Known.GetValue(site, s => new(s)).places.TryGetValue((kind, id), out var uses) ? uses : [];
 
     /// <summary>The site with every reference to a thing leading to another of its kind, in overrides too.</summary>
@@ -76,14 +107,14 @@ public sealed class Uses
         return changed.Count == 0 ? null : values.SetItems(changed);
     }
 
-    private void Add(Value value, string where)
+    private void Add(Value value, Use use)
     {
-        foreach (var reference in value.References()) Add(reference.To, reference.Id, where);
+        foreach (var reference in value.References()) Add(reference.To, reference.Id, use);
     }
 
-    private void Add(string kind, string id, string where)
+    private void Add(string kind, string id, Use use)
     {
         if (!places.TryGetValue((kind, id), out var uses)) places[(kind, id)] = uses = [];
-        if (uses.Count == 0 || uses[^1] != where) uses.Add(where);
+        if (uses.Count == 0 || uses[^1].Words != use.Words) uses.Add(use);
     }
 }

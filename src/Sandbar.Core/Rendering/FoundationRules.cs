@@ -41,13 +41,12 @@ internal static class FoundationRules
         if (Kept.TryGetValue(source, out var kept) && kept.AreFor(site)) return kept;
         var reads = new SiteReads(site);
         var selector = kind.FollowsScheme ? "[data-scheme]" : ":root";
-        Rule[] rules = [Rule(kind.Code, kind.Tokens(reads)), Rule($"{kind.Code} wide", kind.WideTokens(reads)) with { Wide = true }];
-        var written = new WrittenRules(reads, [.. rules.Where(r => r.Declarations.Length > 0)]);
+        var written = new WrittenRules(reads, [.. kind.Tokens(reads).GroupBy(t => t.Needs).OrderBy(g => g.Key).Select(g => Rule(g.Key, g))]);
         Kept.AddOrUpdate(source, written);
         return written;
 
-        Rule Rule(string key, IEnumerable<Token> tokens) =>
-            new(key, Layer.Foundations, selector, false, Interval.All, [.. tokens.Select(t => new Declaration(t.Name, t.Css, new(OriginKind.Foundation, t.Id, t.Detail, kind.Code)))]);
+        Rule Rule(Needs needs, IEnumerable<Token> tokens) =>
+            new(needs == Needs.Nothing ? kind.Code : $"{kind.Code} {needs}", Layer.Foundations, selector, false, Interval.All, [.. tokens.Select(t => new Declaration(t.Name, t.Css, new(OriginKind.Foundation, t.Id, t.Detail, kind.Code)))]) { Needs = needs };
     }
 
     private static string Role(Site site, string id) => $"var({RoleKind.Description.Token(site.Palette.Roles.Get(id))})";

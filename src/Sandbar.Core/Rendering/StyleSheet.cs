@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Core.Values;
 
 namespace Sandbar.Core.Rendering;
 
@@ -41,8 +42,8 @@ public sealed record Declaration(string Name, string Value, Origin Origin);
 /// <param name="Dark">Whether it holds only for visitors who prefer dark.</param>
 public sealed record Rule(string Key, Layer Layer, string Selector, bool Hover, Interval Widths, ImmutableArray<Declaration> Declarations, bool Dark = false)
 {
-    /// <summary>Whether it holds only on screens that show more than sRGB.</summary>
-    public bool Wide { get; init; }
+    /// <summary>What a visitor's browser and screen must have for it to hold.</summary>
+    public Needs Needs { get; init; }
 
     /// <summary>The state it holds in.</summary>
     public State State { get; init; }

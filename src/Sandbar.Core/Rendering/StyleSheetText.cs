@@ -3,6 +3,7 @@ using System.Runtime.CompilerServices;
 using System.Text;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Core.Values;
 using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Rendering;
@@ -77,12 +78,17 @@ public static class StyleSheetText
     {
         var text = new StringBuilder();
         var media = Media(rule, use);
-        var indent = media.Length == 0 ? "  " : "    ";
-        if (media.Length > 0) text.Append(CultureInfo.InvariantCulture, $"\n  @media {media} {{");
+        var conditions = new[] { media.Length == 0 ? "" : $"@media {media}", rule.Needs.HasFlag(Needs.RelativeColors) ? "@supports (color: oklch(from red l c h))" : "" }.Where(c => c.Length > 0).ToList();
+        var indent = "  ";
+        foreach (var condition in conditions)
+        {
+            text.Append(CultureInfo.InvariantCulture, $"\n{indent}{condition} {{");
+            indent += "  ";
+        }
         text.Append(CultureInfo.InvariantCulture, $"\n{indent}{(use == SheetUse.Stage ? ForcedStates.In(rule.Selector) : rule.Selector)} {{\n");
         foreach (var d in rule.Declarations) text.Append(CultureInfo.InvariantCulture, $"{indent}  {d.Name}: {d.Value};\n");
         text.Append(CultureInfo.InvariantCulture, $"{indent}}}\n");
-        if (media.Length > 0) text.Append("  }\n");
+        for (var open = conditions.Count; open > 0; open--) text.Append(CultureInfo.InvariantCulture, $"{new string(' ', 2 * open)}}}\n");
         return text.ToString();
     }
 
@@ -97,7 +103,7 @@ public static class StyleSheetText
         };
         var hover = rule.Hover && use == SheetUse.Release ? "(hover: hover)" : "";
         var dark = rule.Dark ? "(prefers-color-scheme: dark)" : "";
-        var wide = rule.Wide ? "(color-gamut: p3)" : "";
+        var wide = rule.Needs.HasFlag(Needs.WideGamut) ? "(color-gamut: p3)" : "";
         return string.Join(" and ", new[] { dark, wide, hover, widths }.Where(c => c.Length > 0));
     }
 }

@@ -23,6 +23,26 @@ public enum PairKind
 /// <summary>What is around an element, where it is not at Rest.</summary>
 public sealed record Surrounding(string Look, State State);
 
+/// <summary>What decides a colour on the pages.</summary>
+/// <param name="Name">What a designer calls it: a colour of the palette with its step, a gradient, or the colour itself.</param>
+/// <param name="Color">Id of the colour of the palette it is a step of; null where it is none.</param>
+/// <param name="Choice">Whose choice of a scheme it is; null where none of them has a say.</param>
+/// <param name="Cell">The cell it stands in; null where it is what the page itself has.</param>
+public sealed record ColorSource(string Name, string? Color, RoleChoice? Choice, CellPlace? Cell);
+
+/// <summary>What a scheme gives a role.</summary>
+/// <param name="Step">How far a cell moves it along its row.</param>
+public sealed record RoleChoice(string Scheme, string Role, int Step);
+
+/// <summary>A cell of a look, or an own value of a block that wears it.</summary>
+/// <param name="Block">Id of the block; null for the look's.</param>
+public sealed record CellPlace(string Look, string? Block, string Cell);
+
+/// <summary>Where a pair is met.</summary>
+/// <param name="Width">A width at which it is, px; 0 for the narrowest.</param>
+/// <param name="Dark">Whether it is met where the visitor prefers dark.</param>
+public sealed record PairPlace(string Page, string Block, int Width, bool Dark);
+
 /// <summary>A colour and the ground it lies on, as they meet on the site's pages.</summary>
 /// <param name="Look">Id of the look that brings them together.</param>
 /// <param name="Property">Id of the property that sets the colour.</param>
@@ -31,10 +51,15 @@ public sealed record Surrounding(string Look, State State);
 /// <param name="Ground">The ground; of a gradient the place where it reads worst.</param>
 /// <param name="Ratio">WCAG 2.2, from 1 to 21.</param>
 /// <param name="Target">What it must reach; 0 where nothing is asked.</param>
-/// <param name="Pages">Ids of the pages it is met on.</param>
-/// <param name="Places">How often it is met.</param>
+/// <param name="ForegroundFrom">What decides the colour.</param>
+/// <param name="GroundFrom">What decides the ground.</param>
+/// <param name="Places">Where it is met, each block of a page once.</param>
 public sealed record ContrastPair(
-    PairKind Kind, string Look, string Property, State State, Surrounding? Within, string Scheme, Color Foreground, Color Ground, double Ratio, double Target, ImmutableArray<string> Pages, int Places)
+    PairKind Kind, string Look, string Property, State State, Surrounding? Within, string Scheme, Color Foreground, Color Ground, double Ratio, double Target,
+    ColorSource ForegroundFrom, ColorSource GroundFrom, ImmutableArray<PairPlace> Places)
 {
     public bool Passes => Ratio >= Target;
+
+    /// <summary>Ids of the pages it is met on.</summary>
+    public IEnumerable<string> Pages => Places.Select(p => p.Page).Distinct();
 }

@@ -29,7 +29,7 @@ public static class ContrastPairs
     {
         var found = new List<Met>();
         var cells = new Dictionary<int, CellsAtWidth>();
-        var roles = new Dictionary<(string Scheme, string Role, int Step), Color>();
+        var roles = new Dictionary<(string Scheme, string Role, int Step), Tone>();
         bool[] preferences = site.Palette.Schemes.Any(s => s.TurnsInto is ReferenceValue) ? [false, true] : [false];
         foreach (var dark in preferences)
         {
@@ -39,7 +39,7 @@ public static class ContrastPairs
                 foreach (var width in Widths(site, page))
                 {
                     if (!cells.TryGetValue(width, out var atWidth)) cells[width] = atWidth = new(width);
-                    var walk = new Walk(site, page, dark, atWidth, roles, found);
+                    var walk = new Walk(site, page, width, dark, atWidth, roles, found);
                     foreach (var block in Blocks.OnPage(site, page)) walk.Visit(block, [walk.Start()]);
                 }
             }
@@ -51,7 +51,7 @@ public static class ContrastPairs
                let k = same.Key
                let pair = new ContrastPair(
                    k.Kind, k.Look, k.Property, k.State, k.Within, k.Scheme, k.Foreground, k.Ground, Contrast.Ratio(k.Foreground, k.Ground), k.Target,
-                   [.. same.Select(m => m.Page).Distinct()], same.Count())
+                   same.First().ForegroundFrom, same.First().GroundFrom, [.. same.Select(m => m.Place).DistinctBy(p => (p.Page, p.Block))])
                orderby pair.Passes, pair.Target == 0, pair.Ratio / Math.Max(pair.Target, 1)
                select pair,
         ];
@@ -77,7 +77,15 @@ public static class ContrastPairs
     private static bool Matters(string part, CellKey key) => PartCatalogue.Find(part)?.Property(key.Property) is { } property
         && (property.CssName is "color" or "background" or "opacity" || property.Kind.Types.Contains(CssType.Line) || property.Id.EndsWith("text-style", StringComparison.Ordinal));
 
-    private sealed record Met(PairKind Kind, string Look, string Property, State State, Surrounding? Within, string Scheme, Color Foreground, Color Ground, double Target, string Page);
+    private sealed record Met(
+        PairKind Kind, string Look, string Property, State State, Surrounding? Within, string Scheme, Color Foreground, Color Ground, double Target, ColorSource ForegroundFrom, ColorSource GroundFrom, PairPlace Place);
+
+    /// <summary>A colour with what decided it.</summary>
+    private readonly record struct Tone(Color Color, ColorSource From)
+    {
+        /// <summary>What is seen where it lies over another: what is clear leaves what lies behind.</summary>
+        public Tone Over(Tone behind) => Color.Alpha == 0 ? behind : this with { Color = Compositing.Over(Color, behind.Color) };
+    }
 
     /// <summary>The cells that hold at one width.</summary>
     private sealed class CellsAtWidth(int width)
@@ -104,14 +112,17 @@ public static class ContrastPairs
     /// <param name="Style">The text style it inherits.</param>
     /// <param name="IsPointedAt">Whether the pointer may be within: not where an element around shows another look under it, and this is the one without.</param>
     /// <param name="Within">The element around that is in a state, where that shows.</param>
-    private sealed record Around(string Carried, ImmutableArray<Color> Ground, Color Text, TextStyle Style, bool IsPointedAt = true, Surrounding? Within = null)
+    private sealed record Around(string Carried, ImmutableArray<Tone> Ground, Tone Text, TextStyle Style, bool IsPointedAt = true, Surrounding? Within = null)
     {
-        public bool LooksLike(Around other) => Ground.SequenceEqual(other.Ground) && Text == other.Text && Style == other.Style;
+        public bool LooksLike(Around other) => Ground.Select(g => g.Color).SequenceEqual(other.Ground.Select(g => g.Color)) && Text.Color == other.Text.Color && Style == other.Style;
     }
 
     /// <summary>One way through a page, at one width.</summary>
-    private sealed class Walk(Site site, Page page, bool dark, CellsAtWidth atWidth, Dictionary<(string Scheme, string Role, int Step), Color> roles, List<Met> found)
+    private sealed class Walk(Site site, Page page, int width, bool dark, CellsAtWidth atWidth, Dictionary<(string Scheme, string Role, int Step), Tone> roles, List<Met> found)
     {
+        // The block whose elements are looked at.
+        private string block = "";
+
         public Around Start() => new(page.Scheme, [Role(page.Scheme, "ground")], Role(page.Scheme, "text"), site.Type.Styles[0]);
 
         /// <param name="arounds">What the block finds around it, in every state of that.</param>
@@ -120,6 +131,7 @@ public static class ContrastPairs
             // A carrier of a scheme sets the text colour anew; its ground stays what lies behind it.
             if (block.Scheme is { } scheme) arounds = [.. arounds.Select(a => a with { Carried = scheme, Text = Role(scheme, "text") })];
             if (PartCatalogue.Find(block.Part) is not { } part || site.Looks.Find(block.Look) is not { } look) return;
+            this.block = block.Id;
             var inside = arounds.SelectMany(around => Look(part, look, block.Own, block.Content, around)).ToList();
             foreach (var inner in block.Blocks) Visit(inner, inside);
         }
@@ -143,11 +155,14 @@ public static class ContrastPairs
             return inside;
         }
 
-        private Color Role(string carried, string role, int step = 0)
+        private Tone Role(string carried, string role, int step = 0)
         {
             var scheme = Effective(carried);
             if (roles.TryGetValue((scheme.Id, role, step), out var known)) return known;
-            return roles[(scheme.Id, role, step)] = Gamut.Rounded(SchemeColors.Resolve(site.Palette, scheme, role, step).Color);
+            var resolved = SchemeColors.Resolve(site.Palette, scheme, role, step);
+            var color = Gamut.Rounded(resolved.Color);
+            var name = resolved.Source is { } source ? StepText.With(source.Name, resolved.Step) : ColorText.Hex(color);
+            return roles[(scheme.Id, role, step)] = new(color, new(name, resolved.Source?.Id, new(scheme.Id, role, step), null));
         }
 
         private Scheme Effective(string carried)
@@ -208,61 +223,62 @@ public static class ContrastPairs
                 if (Resolve(border.Color, null) is { } color) Add(kind, property, color, around.Ground, state == State.Off ? 0 : target);
             }
 
-            private void Add(PairKind kind, PartProperty property, Color color, ImmutableArray<Color> ground, double target)
+            private void Add(PairKind kind, PartProperty property, Tone color, ImmutableArray<Tone> ground, double target)
             {
                 // Opacity lets what lies behind the element through both.
                 var opacity = Value("opacity") is NumberValue { Number: < 1 } faded ? (double)faded.Number : 1;
                 var worst = Enumerable.Range(0, Math.Max(ground.Length, around.Ground.Length))
                     .Select(i => (Behind: around.Ground[i % around.Ground.Length], On: ground[i % ground.Length]))
-                    .Select(g => (Ground: Faded(g.On, g.Behind, opacity), Color: Faded(Compositing.Over(color, g.On), g.Behind, opacity)))
+                    .Select(g => (Ground: Faded(g.On.Color, g.Behind.Color, opacity), Color: Faded(Compositing.Over(color.Color, g.On.Color), g.Behind.Color, opacity), From: g.On.From))
                     .MinBy(p => Contrast.Ratio(p.Color, p.Ground));
-                walk.Add(new(kind, look.Id, property.Id, state, around.Within, walk.Effective(around.Carried).Id, worst.Color, worst.Ground, target, walk.PageId));
+                walk.Add(new(kind, look.Id, property.Id, state, around.Within, walk.Effective(around.Carried).Id, worst.Color, worst.Ground, target, color.From, worst.From, walk.Here));
             }
 
             private static Color Faded(Color color, Color behind, double opacity) =>
                 opacity < 1 ? Compositing.Over(Gamut.ToSrgb(color) with { Alpha = color.Alpha * opacity }, behind) : color;
 
             /// <summary>The colours behind what stands on a fill of the element, or on the element itself where that fill is none.</summary>
-            private ImmutableArray<Color> GroundOf(string property)
+            private ImmutableArray<Tone> GroundOf(string property)
             {
                 var behind = property == "background" ? around.Ground : GroundOf("background");
                 return Value(property) switch
                 {
                     ReferenceValue { To: GradientKind.Kind } gradient =>
-                        [.. Along(walk.Site.Fills.Gradients.Get(gradient.Id)).Select((c, i) => Compositing.Over(c, behind[i % behind.Length]))],
-                    { } value when Resolve(value, property) is { } color => [.. behind.Select(b => Compositing.Over(color, b))],
+                        [.. Along(walk.Site.Fills.Gradients.Get(gradient.Id)).Select((c, i) => c.Over(behind[i % behind.Length]))],
+                    { } value when Resolve(value, property) is { } color => [.. behind.Select(color.Over)],
                     _ => behind,
                 };
             }
 
-            private IEnumerable<Color> Along(Gradient gradient)
+            private IEnumerable<Tone> Along(Gradient gradient)
             {
-                var stops = gradient.Stops.Select(s => Gamut.ToSrgb(Resolve(s.Color, null)!.Value)).ToList();
+                var from = new ColorSource(gradient.Name, null, null, null);
+                var stops = gradient.Stops.Select(s => Gamut.ToSrgb(Resolve(s.Color, null)!.Value.Color)).ToList();
                 for (var i = 0; i + 1 < stops.Count; i++)
                 {
                     for (var n = i == 0 ? 0 : 1; n <= GradientSamples; n++)
                     {
                         var t = (double)n / GradientSamples;
                         var (a, b) = (stops[i], stops[i + 1]);
-                        yield return new(ColorSpace.Srgb, a.C1 + (b.C1 - a.C1) * t, a.C2 + (b.C2 - a.C2) * t, a.C3 + (b.C3 - a.C3) * t, a.Alpha + (b.Alpha - a.Alpha) * t);
+                        yield return new(new(ColorSpace.Srgb, a.C1 + (b.C1 - a.C1) * t, a.C2 + (b.C2 - a.C2) * t, a.C3 + (b.C3 - a.C3) * t, a.Alpha + (b.Alpha - a.Alpha) * t), from);
                     }
                 }
             }
 
-            private Color? Color(string property) => Value(property) is { } value ? Resolve(value, property) : null;
+            private Tone? Color(string property) => Value(property) is { } value ? Resolve(value, property) : null;
 
             private TextStyle? Style(string property) => Value(property) is ReferenceValue { To: TextStyleKind.Kind } style ? walk.Site.Type.Styles.Get(style.Id) : null;
 
             /// <summary>The value in force: own before the look's, the state's before Rest's, some widths' before all.</summary>
             private Value? Value(string property) => InForce(property, state)?.Value;
 
-            private (Value Value, CellKey Key)? InForce(string property, State at)
+            private (Value Value, CellKey Key, bool IsOwn)? InForce(string property, State at)
             {
                 foreach (var cells in new[] { own, look.Cells })
                 {
                     foreach (var from in at == State.Rest ? [State.Rest] : new[] { at, State.Rest })
                     {
-                        if (walk.AtWidth.Of(cells).TryGetValue((property, from), out var found)) return found;
+                        if (walk.AtWidth.Of(cells).TryGetValue((property, from), out var found)) return (found.Value, found.Key, ReferenceEquals(cells, own));
                     }
                 }
                 return null;
@@ -276,14 +292,20 @@ public static class ContrastPairs
                 return own.GetValueOrDefault(narrow) ?? look.Cells.GetValueOrDefault(narrow) ?? own.GetValueOrDefault(wide) ?? look.Cells.GetValueOrDefault(wide);
             }
 
-            private Color? Resolve(Value value, string? property) => value switch
+            /// <param name="property">The setting whose cell it stands in; null where it is a thing of the foundations that names the colour.</param>
+            private Tone? Resolve(Value value, string? property) => value switch
             {
-                ReferenceValue { To: RoleKind.Kind } role => walk.Role(around.Carried, role.Id, role.Step),
-                ReferenceValue { To: ColorKind.Kind } color => Gamut.Rounded(SchemeColors.Row(walk.Site.Palette.Colors.Get(color.Id)).At(color.Step)),
-                FixedColorValue given => Gamut.Rounded(ReleasedColor.Of(given.Css)),
+                ReferenceValue { To: RoleKind.Kind } role when walk.Role(around.Carried, role.Id, role.Step) is var tone => tone with { From = tone.From with { Cell = CellOf(property) } },
+                ReferenceValue { To: ColorKind.Kind } color when walk.Site.Palette.Colors.Get(color.Id) is var given =>
+                    new(Gamut.Rounded(walk.Site.Palette.Row(given).At(color.Step)), new(StepText.With(given.Name, color.Step), given.Id, null, CellOf(property))),
+                FixedColorValue given => new(Gamut.Rounded(ReleasedColor.Of(given.Css)), new(given.Css, null, null, CellOf(property))),
                 RestValue rest when property is not null && InForce(property, state) is { } cell && AtRest(cell.Key) is { } atRest and not RestValue => Resolve(ValueForms.Moved(atRest, rest.Step), property),
                 _ => null,
             };
+
+            /// <summary>The cell that decides a setting in this state.</summary>
+            private CellPlace? CellOf(string? property) =>
+                property is not null && InForce(property, state) is { } cell ? new(look.Id, cell.IsOwn ? walk.Here.Block : null, cell.Key.ToString()) : null;
 
             private bool IsLarge(TextStyle style)
             {
@@ -315,7 +337,7 @@ public static class ContrastPairs
 
         private CellsAtWidth AtWidth => atWidth;
 
-        private string PageId => page.Id;
+        private PairPlace Here => new(page.Id, block, width, dark);
 
         private void Add(Met met) => found.Add(met);
     }

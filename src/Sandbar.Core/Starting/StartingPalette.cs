@@ -54,7 +54,7 @@ internal static class StartingPalette
     private static BaseColor Mixed(string name, double lightness, double chroma, double hue) =>
         Starter.Color(name, ColorText.Hex(new(ColorSpace.Oklch, lightness, chroma, hue)));
 
-    private static Color Color(PaletteFoundation palette, string id, int step = 0) => Gamut.Rounded(SchemeColors.Row(palette.Colors.Get(id)).At(step));
+    private static Color Color(PaletteFoundation palette, string id, int step = 0) => Gamut.Rounded(palette.Row(palette.Colors.Get(id)).At(step));
 
     /// <summary>Finds, for what must be read on two grounds, the step nearest to the colour itself that can be.</summary>
     private sealed class Finder(PaletteFoundation palette, Color ground, Color raised)

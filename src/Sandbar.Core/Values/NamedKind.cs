@@ -23,8 +23,6 @@ public abstract class NamedKind<T> : ListedKind<T>, INamedKind
 
     public sealed override IEnumerable<Token> Tokens(SiteReads reads) => List(reads.Site).SelectMany(thing => Tokens(reads, thing));
 
-    public sealed override IEnumerable<Token> WideTokens(SiteReads reads) => List(reads.Site).SelectMany(thing => WideTokens(reads, thing));
-
     public Named Called(Site site, Named thing, string name) => thing with { Name = name.Trim(), CssName = FreeCssName(name, List(site).Where(t => t.Id != thing.Id).Select(t => t.CssName)) };
 
     /// <summary>A slug that none of the others has and that no step of another could be taken for.</summary>
@@ -38,9 +36,6 @@ public abstract class NamedKind<T> : ListedKind<T>, INamedKind
 
     /// <summary>The custom properties a thing comes to.</summary>
     protected virtual IEnumerable<Token> Tokens(SiteReads reads, T thing) => [];
-
-    /// <summary>Those of them that are others on screens which show more than sRGB.</summary>
-    protected virtual IEnumerable<Token> WideTokens(SiteReads reads, T thing) => [];
 
     protected override string NameOf(Site site, T thing) => thing.Name;
 

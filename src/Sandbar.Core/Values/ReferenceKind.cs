@@ -5,7 +5,21 @@ namespace Sandbar.Core.Values;
 /// <summary>A custom property of the released stylesheet.</summary>
 /// <param name="Id">Id of the thing it stands for.</param>
 /// <param name="Detail">Which step of it; empty where there is one alone.</param>
-public sealed record Token(string Name, string Css, string Id, string Detail = "");
+/// <param name="Needs">What a visitor's browser and screen must have for it.</param>
+public sealed record Token(string Name, string Css, string Id, string Detail = "", Needs Needs = Needs.Nothing);
+
+/// <summary>What declarations can need; where it is missing, those that need nothing hold.</summary>
+[Flags]
+public enum Needs
+{
+    Nothing = 0,
+
+    /// <summary>A screen that shows more than sRGB.</summary>
+    WideGamut = 1,
+
+    /// <summary>A browser that computes colours from others (CSS Color 5: mixes came before relative colours).</summary>
+    RelativeColors = 2,
+}
 
 /// <summary>Something a value can refer to: described once, and found by <see cref="Kinds"/>.</summary>
 public abstract class ReferenceKind
@@ -53,11 +67,8 @@ public abstract class ReferenceKind
     /// <summary>What of the site their custom properties are made from, besides what they refer to: as long as it is the same object, so are they.</summary>
     public abstract object Source(Site site);
 
-    /// <summary>The custom properties that all of them come to. Schemes declare those of roles.</summary>
+    /// <summary>The custom properties that all of them come to; one that needs something has been said without it before. Schemes declare those of roles.</summary>
     public virtual IEnumerable<Token> Tokens(SiteReads reads) => [];
-
-    /// <summary>Those that are others on screens which show more than sRGB.</summary>
-    public virtual IEnumerable<Token> WideTokens(SiteReads reads) => [];
 }
 
 /// <summary>The foundations in the order of the course.</summary>

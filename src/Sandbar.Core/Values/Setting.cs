@@ -20,7 +20,8 @@ public sealed record Word(string Code, string Label, string Css)
 /// <summary>Something that takes a value: a row of the ledger, a setting of a named thing.</summary>
 public record Setting
 {
-    private const int LongestText = 200;
+    /// <summary>The most that is read of one value, in characters.</summary>
+    public const int LongestText = 200;
 
     public required string Id { get; init; }
 

@@ -1,3 +1,4 @@
+using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Foundations.Palette;
 using Sandbar.Css.Colors;
@@ -12,7 +13,7 @@ public class AddColorsTests
         var edit = new AddColors([new("m", "moss", "#5f7a3a"), new("g", "gold", "rgb(255 215 0 / 0.5)")]);
         var site = edit.Apply(Demo.Site).Site!;
         Assert.Equal(["moss", "gold"], site.Palette.Colors.TakeLast(2).Select(c => c.Name));
-        Assert.Equal("rgb(255 215 0 / 0.5)", site.Palette.Colors[^1].Css());
+        Assert.Equal(new FixedColorValue("rgb(255 215 0 / 0.5)"), site.Palette.Colors[^1].Color);
         Assert.Equal("2 colours added", edit.Describe(Demo.Site));
     }
 

@@ -1,7 +1,6 @@
 using CsCheck;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
-using Sandbar.Core.Foundations.Palette;
 
 namespace Sandbar.Core.Tests.Editing;
 

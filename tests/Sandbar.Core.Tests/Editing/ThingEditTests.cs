@@ -10,8 +10,8 @@ namespace Sandbar.Core.Tests.Editing;
 /// <summary>Things of the foundations, whatever their kind: one edit each for all of them. By enumeration, so that a kind that is added is tested by being there.</summary>
 public class ThingEditTests
 {
-    /// <summary>What is asked of a colour and not released: pairs are measured against it.</summary>
-    private static readonly string[] AskedOnly = ["role on", "role target"];
+    /// <summary>What is not released: what is asked of a colour, against which pairs are measured, and the group it is listed in.</summary>
+    private static readonly string[] AskedOnly = ["role on", "role target", "color group"];
 
     /// <summary>What of a gradient counts with its kind.</summary>
     private static readonly Dictionary<string, string> GradientKinds = new() { ["shape"] = "radial", ["extent"] = "radial", ["x"] = "conic", ["y"] = "radial", ["angle"] = "linear" };
@@ -190,10 +190,12 @@ public class ThingEditTests
         var setting = field.Setting;
         return setting.Kind.Code switch
         {
-            "given-color" => ["#123456", "oklch(0.5 0.1 200)"],
+            "palette-color" => ["#123456", "mix #123456, rain 20%"],
+            "group-name" => ["Garden", "no group"],
             "color" or "fill" => ["attention", "#123456"],
             "role-color" => ["rain shade 2", "rain tint 3"],
             "scheme" => ["stays as it is", "Dusk"],
+            "contrast" => ["7", "3.5"],
             "number" => Numbers(setting),
             "length" => ["13px", "2.5em"],
             _ => [.. (kind.Suggested(site, thing, field) ?? setting.Names(site)).Take(2)],

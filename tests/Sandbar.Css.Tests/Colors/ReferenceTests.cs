@@ -59,6 +59,18 @@ public class ReferenceTests
     }
 
     [Fact]
+    public void Mixes_agree_with_colorjs()
+    {
+        foreach (var mix in Colors.GetProperty("mixes").EnumerateArray())
+        {
+            Assert.True(ColorSpaceNames.TryParse(mix.String("space"), out var space));
+            var actual = ColorMix.Mix(ColorText.Parse(mix.String("a")), ColorText.Parse(mix.String("b")), mix.GetProperty("share").GetDouble(), space);
+            Assert.True(Agree([actual.C1, actual.C2, actual.C3], mix.GetProperty("components").Numbers(), space), $"{mix}: {actual}");
+            Assert.Equal(mix.GetProperty("alpha").GetDouble(), actual.Alpha, 6);
+        }
+    }
+
+    [Fact]
     public void Ciede2000_gives_the_published_table()
     {
         // Sharma, Wu, Dalal 2005, supplementary data: 34 pairs.

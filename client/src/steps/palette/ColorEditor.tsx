@@ -1,12 +1,20 @@
-import { Button, Tooltip } from 'antd';
+import { Segmented } from 'antd';
 import { memo, useState } from 'react';
 import type { ColorView, Edit, ThingView } from '../../api/client';
-import { useActions } from '../../site/editingContext';
+import { thingsOf } from '../../site/catalogue';
+import { useActions, useEditing } from '../../site/editingContext';
+import { RemoveThing } from '../../things/RemoveThing';
+import { UsesMenu } from '../../things/UsesMenu';
+import { HeldSlider } from '../../values/HeldSlider';
 import { TextField } from '../../values/TextField';
 import { useHeld } from '../../values/useHeld';
+import { ColorFigures } from './ColorFigures';
 import { ColorPlane } from './ColorPlane';
-import { HueSlider } from './HueSlider';
+import { ComputedColor, textOf } from './ComputedColor';
 import { cssOf, type Position } from './position';
+import { setColor } from './setColor';
+import { StepsTable } from './StepsTable';
+import { useColorSteps } from './useColorSteps';
 import './ColorEditor.css';
 
 interface Props {
@@ -14,11 +22,20 @@ interface Props {
   /** As it is being tried. */
   color: ColorView;
   stored: ColorView;
-  onRemoved: () => void;
+  /** @param by what took its place, where something did */
+  onRemoved: (by: string | null) => void;
 }
 
-/** Changes a colour by plane and hue, or by typing; the stage follows the hand. */
+const SOURCES = [
+  { value: 'given', label: 'Given' },
+  { value: 'mixed', label: 'Mixed' },
+  { value: 'moved', label: 'Moved' },
+];
+
+/** Changes a colour by plane and hue, by typing, or by what it is computed from; the stage follows the hand. */
 export function ColorEditor({ thing, color, stored, onRemoved }: Props) {
+  const { make } = useActions();
+  const colors = useColorSteps();
   // A grey has no hue: the slider keeps the one it had.
   const [lastHue, setLastHue] = useState(0);
   const held = useHeld<Position>((position) => setColor(thing.id, cssOf(position, stored.alpha)));
@@ -27,49 +44,89 @@ export function ColorEditor({ thing, color, stored, onRemoved }: Props) {
     setLastHue(position.h);
     held.hold(position);
   };
+  const { computed } = stored;
+  const source = !computed ? 'given' : computed.other !== null ? 'mixed' : 'moved';
+  // What it becomes looks the same at first.
+  const computeAs = (next: string) => {
+    const from = computed?.from ?? stored.css;
+    const other = colors.find((c) => c.id !== thing.id)?.name ?? 'white';
+    const none = { share: 0, space: 'oklab', lightness: 0, chroma: 0, hue: 0 };
+    void make(setColor(thing.id, next === 'given' ? stored.hex : textOf({ ...none, from, other: next === 'mixed' ? other : null })));
+  };
   return (
     <section className="color-editor" aria-label={`Colour ${thing.name}`}>
       <div className="subhead">
-        <strong>{thing.name}</strong>
+        <strong title={thing.name}>{thing.name}</strong>
         <span className="quiet">
-          lightness {color.lightness.toFixed(0)} · chroma {color.chroma.toFixed(0)}
-          {color.hue !== null && ` · hue ${color.hue.toFixed(0)}°`} ·{' '}
-          {color.inSrgb ? 'inside sRGB' : `outside sRGB, falls back to ${color.hex}`}
+          {color.inSrgb ? `inside sRGB, ${color.hex}` : `outside sRGB: figures are about its fallback ${color.hex}`}
         </span>
       </div>
+      <StepsTable thing={thing} color={color} />
       <div className="color-controls">
-        <ColorPlane at={at} hue={Math.round(stored.hue ?? lastHue) % 360} hex={color.hex} held={{ ...held, hold }} />
+        <div>
+          <Segmented size="small" aria-label="Where the colour comes from" options={SOURCES} value={source} onChange={computeAs} />
+          {computed ? (
+            <ComputedColor thing={thing} computed={computed} colors={colors} />
+          ) : (
+            <ColorPlane at={at} hue={Math.round(stored.hue ?? lastHue) % 360} hex={color.hex} held={{ ...held, hold }} />
+          )}
+        </div>
         <div className="color-fields">
-          <div className="hue">
-            <span className="quiet" aria-hidden="true">
-              Hue
-            </span>
-            <HueSlider at={at} held={{ ...held, hold }} />
-          </div>
-          <ColorFields thing={thing} css={stored.css} onRemoved={onRemoved} />
+          {!computed && (
+            <div className="hue">
+              <span className="quiet" aria-hidden="true">
+                Hue
+              </span>
+              <HeldSlider
+                label="Hue"
+                className="hue-slider"
+                min={0}
+                max={359}
+                value={Math.round(at.h)}
+                held={{ ...held, hold }}
+                at={(h) => ({ ...at, h })}
+              />
+            </div>
+          )}
+          <ColorFigures thing={thing} color={stored} />
+          <ColorFields thing={thing} stored={stored} onRemoved={onRemoved} />
         </div>
       </div>
     </section>
   );
 }
 
-const setColor = (id: string, css: string): Edit => ({ kind: 'setThing', of: 'color', id, field: 'color', text: css, in: null });
+interface FieldsProps {
+  thing: ThingView;
+  stored: ColorView;
+  onRemoved: (by: string | null) => void;
+}
 
-/** Value and name as text. They show what is stored, so a drag does not draw them anew. */
-const ColorFields = memo(function ColorFields({ thing, css, onRemoved }: { thing: ThingView; css: string; onRemoved: () => void }) {
+/** Value, name and group as text. They show what is stored, so a drag does not draw them anew. */
+const ColorFields = memo(function ColorFields({ thing, stored, onRemoved }: FieldsProps) {
   const { make } = useActions();
-  const remove = async () => {
-    if ((await make({ kind: 'removeThing', of: 'color', id: thing.id, by: null, in: null })) === null) onRemoved();
+  const things = useEditing((e) => thingsOf(e.site, 'color'));
+  const remove = async (by: string | null) => {
+    if ((await make({ kind: 'removeThing', of: 'color', id: thing.id, by, in: null })) === null) onRemoved(by);
   };
   return (
     <>
-      <TextField label="Value" value={css} mono tries edit={(text) => setColor(thing.id, text)} />
+      <TextField label="Value" value={stored.css} mono tries edit={(text) => setColor(thing.id, text)} />
       <TextField label="Name" value={thing.name} edit={(name) => ({ kind: 'renameThing', of: 'color', id: thing.id, name })} />
-      <Tooltip title={thing.uses.length > 0 ? `In use: ${thing.uses.slice(0, 6).join(', ')}` : ''} trigger={['hover', 'focus']}>
-        <Button size="small" onClick={() => void remove()} disabled={thing.uses.length > 0} aria-label={`Remove ${thing.name}`}>
-          Remove
-        </Button>
-      </Tooltip>
+      <TextField label="Group" value={stored.group} edit={(text) => setGroup(thing.id, text)} />
+      <div className="color-ends">
+        <UsesMenu kind="color" thing={thing} />
+        <RemoveThing thing={thing} others={things} onRemove={(by) => void remove(by)} />
+      </div>
     </>
   );
+});
+
+const setGroup = (id: string, text: string): Edit => ({
+  kind: 'setThing',
+  of: 'color',
+  id,
+  field: 'group',
+  text: text.trim() === '' ? 'no group' : text,
+  in: null,
 });

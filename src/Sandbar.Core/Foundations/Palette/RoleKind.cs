@@ -47,12 +47,14 @@ public sealed class RoleKind : NamedKind<Role>
         return schemes == site.Palette.Schemes ? site : site with { Palette = site.Palette with { Schemes = schemes } };
     }
 
+    public override string Note(Site site, IListed thing, Field field) => field.Id == "target" ? ContrastTargets.NameOf(((Role)thing).Target.Amount()) : "";
+
     protected override Site With(Site site, ImmutableArray<Role> things) => site with { Palette = site.Palette with { Roles = things } };
 
     protected override ImmutableArray<Field> Described() =>
     [
         Of(new() { Id = "on", Name = "Readable on", Kind = new ReferenceLists(Kind), Words = [new("none", "nothing", "")] }, r => r.On, (r, value) => r with { On = value }),
-        Of(new() { Id = "target", Name = "Contrast", Kind = new NumberValues(), Min = 0, Max = 21 }, r => r.Target, (r, value) => r with { Target = value }),
+        Of(new() { Id = "target", Name = "Contrast", Kind = new ContrastTargets(), Min = 0, Max = 21 }, r => r.Target, (r, value) => r with { Target = value }),
     ];
 
     protected override Role Create(Site site, string id) => new(id, "", "", new WordValue("none"), new NumberValue(0, ""));

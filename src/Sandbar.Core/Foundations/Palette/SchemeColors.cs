@@ -1,4 +1,3 @@
-using System.Runtime.CompilerServices;
 using Sandbar.Core.Design;
 using Sandbar.Core.Values;
 using Sandbar.Css.Colors;
@@ -13,19 +12,11 @@ public sealed record ResolvedColor(Color Color, BaseColor? Source, int Step);
 /// <summary>What colours and roles come to.</summary>
 public static class SchemeColors
 {
-    private static readonly ConditionalWeakTable<BaseColor, StepRow> Rows = [];
-
-    /// <summary>A colour of the palette as CSS.</summary>
-    public static string Css(this BaseColor color) => ((FixedColorValue)color.Color).Css;
-
     /// <summary>Ids of the roles a role must be readable on.</summary>
     public static IEnumerable<string> Grounds(this Role role) => role.On.References().Select(r => r.Id);
 
     /// <summary>The scheme a scheme turns into when the visitor prefers dark; null where it stays.</summary>
     public static Scheme? Dark(this Scheme scheme, Site site) => scheme.TurnsInto is ReferenceValue into ? site.Palette.Schemes.Find(into.Id) : null;
-
-    /// <summary>A colour with its steps, computed once for as long as the colour stays as it is.</summary>
-    public static StepRow Row(BaseColor color) => Rows.GetValue(color, c => Steps.Of(ReleasedColor.Of(c.Css())));
 
     /// <summary>The colour of a role, moved by some steps along its colour's row (and no further than the row goes).</summary>
     public static ResolvedColor Resolve(PaletteFoundation palette, Scheme scheme, string role, int step = 0)
@@ -33,10 +24,10 @@ public static class SchemeColors
         switch (scheme.Colors[role])
         {
             case ReferenceValue given:
-                return Along(palette.Colors.Get(given.Id), given.Step + step);
+                return Along(palette, palette.Colors.Get(given.Id), given.Step + step);
             case ReadableValue { On: ReferenceValue ground }:
                 var readable = Readable(palette, Resolve(palette, scheme, ground.Id).Color);
-                return readable.Source is { } source ? Along(source, step) : readable with { Color = Along(readable.Color, step) };
+                return readable.Source is { } source ? Along(palette, source, step) : readable with { Color = Along(readable.Color, step) };
             default:
                 throw new InvalidOperationException($"{scheme.Name} gives {role} no colour.");
         }
@@ -49,7 +40,7 @@ public static class SchemeColors
     public static ResolvedColor Readable(PaletteFoundation palette, Color ground)
     {
         var best = palette.Colors
-            .Select(c => new ResolvedColor(Row(c).Base, c, 0))
+            .Select(c => new ResolvedColor(palette.Row(c).Base, c, 0))
             .Select(c => (Color: c, Ratio: Contrast.Ratio(c.Color, ground)))
             .OrderByDescending(c => c.Ratio)
             .FirstOrDefault();
@@ -58,9 +49,9 @@ public static class SchemeColors
         return new(plain, null, 0);
     }
 
-    private static ResolvedColor Along(BaseColor color, int step)
+    private static ResolvedColor Along(PaletteFoundation palette, BaseColor color, int step)
     {
         var clamped = StepText.Clamp(step);
-        return new(Row(color).At(clamped), color, clamped);
+        return new(palette.Row(color).At(clamped), color, clamped);
     }
 }

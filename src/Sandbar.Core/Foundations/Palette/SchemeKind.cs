@@ -9,8 +9,11 @@ public sealed class SchemeKind : NamedKind<Scheme>
 {
     public const string Kind = "scheme";
 
+    /// <summary>The word for a scheme that is the same for visitors who prefer dark.</summary>
+    public const string StaysAsItIs = "stays";
+
     private static readonly Field Turns = Of(
-        new() { Id = "turns-into", Name = "Turns into", Kind = new ReferenceValues(CssType.Scheme), Words = [new("stays", "stays as it is", "")] },
+        new() { Id = "turns-into", Name = "Turns into", Kind = new ReferenceValues(CssType.Scheme), Words = [new(StaysAsItIs, "stays as it is", "")] },
         s => s.TurnsInto, (s, value) => s with { TurnsInto = value });
 
     // The fields of the roles that were asked for last: they are the same for as long as the roles are.
@@ -66,7 +69,7 @@ public sealed class SchemeKind : NamedKind<Scheme>
 
     protected override ImmutableArray<Field> Described() => [Turns];
 
-    protected override Scheme Create(Site site, string id) => site.Palette.Schemes[0] with { Id = id, TurnsInto = new WordValue("stays") };
+    protected override Scheme Create(Site site, string id) => site.Palette.Schemes[0] with { Id = id, TurnsInto = new WordValue(StaysAsItIs) };
 
     private static Field RoleField(Role role) => Of(
         new() { Id = FieldOf(role.Id), Name = role.Name, Kind = new RoleColors() },

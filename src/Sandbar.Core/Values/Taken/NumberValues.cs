@@ -46,7 +46,7 @@ internal static class Ranges
     public static string? Folded(Setting setting, Value value) => Fold(value) is { } number ? Refusal(setting, number.Number, number.Unit) : null;
 
     /// <summary>What arithmetic over plain numbers and one unit comes to; null where that is only known in the browser.</summary>
-    private static NumberValue? Fold(Value value)
+    public static NumberValue? Fold(Value value)
     {
         if (value is NumberValue number) return number;
         if (value is not OperationValue operation || Fold(operation.Left) is not { } left || Fold(operation.Right) is not { } right) return null;

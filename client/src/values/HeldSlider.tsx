@@ -1,10 +1,23 @@
 import { useRef } from 'react';
-import { useEscape, type Held } from '../../values/useHeld';
-import type { Position } from './position';
-import './HueSlider.css';
+import { useEscape, type Held } from './useHeld';
+import './HeldSlider.css';
 
-/** The hue alone. What assistive technology sets comes without a press or a key, and is made at once. */
-export function HueSlider({ at, held }: { at: Position; held: Held<Position> }) {
+interface Props<T> {
+  label: string;
+  min: number;
+  max: number;
+  step?: number;
+  value: number;
+  /** As it is read out; null where the number says it. */
+  said?: string | undefined;
+  className?: string;
+  held: Held<T>;
+  /** What the hand holds at a number. */
+  at: (value: number) => T;
+}
+
+/** A number by its place on a line. What assistive technology sets comes without a press or a key, and is made at once. */
+export function HeldSlider<T>({ label, min, max, step = 1, value, said, className = '', held, at }: Props<T>) {
   const hand = useRef<'pointer' | 'key' | null>(null);
   const abandoned = useRef(false);
   const letGo = () => {
@@ -22,12 +35,13 @@ export function HueSlider({ at, held }: { at: Position; held: Held<Position> }) 
   return (
     <input
       type="range"
-      className="hue-slider"
-      aria-label="Hue"
-      min={0}
-      max={359}
-      step={1}
-      value={Math.round(at.h)}
+      className={`held-slider ${className}`}
+      aria-label={label}
+      aria-valuetext={said}
+      min={min}
+      max={max}
+      step={step}
+      value={value}
       onFocus={held.begin}
       onPointerDown={(event) => {
         if (event.button !== 0) return;
@@ -39,7 +53,7 @@ export function HueSlider({ at, held }: { at: Position; held: Held<Position> }) 
       }}
       onChange={(event) => {
         if (abandoned.current) return;
-        held.hold({ ...at, h: Number(event.target.value) });
+        held.hold(at(Number(event.target.value)));
         if (hand.current === null) held.finish();
       }}
       onPointerUp={letGo}

@@ -1,0 +1,19 @@
+/** Where a thing of the foundations is worked on: the step, and what stands in the address there; null where it has no step of its own yet. */
+export function stepOfKind(kind: string, id: string): { step: string; change: Record<string, string> } | null {
+  switch (kind) {
+    case 'color':
+      return { step: 'palette', change: { view: 'colours', color: id } };
+    case 'role':
+      return { step: 'palette', change: { view: 'schemes', role: id } };
+    case 'scheme':
+      return { step: 'palette', change: { view: 'schemes', scheme: id } };
+    case 'border':
+      return { step: 'edges', change: { view: 'borders', border: id } };
+    case 'shadow':
+      return { step: 'edges', change: { view: 'shadows', shadow: id } };
+    case 'textStyle':
+      return { step: 'type', change: { view: 'styles', style: id } };
+    default:
+      return null;
+  }
+}

@@ -1,0 +1,98 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { useEditing } from '../../site/editingContext';
+import { useStageView, widthWithin } from '../../stage/view';
+import { Shortened } from '../../ui/Shortened';
+import { Mends } from './Mends';
+import { PairSample, Ratio } from './PairSample';
+
+type Row = Schemas['PairRowView'];
+type InUse = Schemas['PairInUseView'];
+
+/** Two colours that meet; opened, where they do. */
+export function PairRow({ row, version }: { row: Row; version: number }) {
+  const [open, setOpen] = useState(false);
+  const places = row.places === 1 ? '1 place' : `${row.places} places`;
+  return (
+    <li>
+      <button type="button" className="row-button pair-row" aria-expanded={open} onClick={() => setOpen(!open)}>
+        <PairSample {...row} />
+        <span className="pair-name" title={row.name}>
+          <Shortened text={row.name} end={row.name.length - row.name.lastIndexOf(' · ')} />
+        </span>
+        <span className="quiet" title={row.states.join(', ')}>
+          {row.schemes.join(', ')}
+        </span>
+        <span className="quiet">{places}</span>
+        <Ratio {...row} />
+      </button>
+      {open && (
+        <ul className="pair-places" aria-label={`Where ${row.name} is met`}>
+          {row.at.map((at) => (
+            <PairInUse key={at.key} at={at} version={version} />
+          ))}
+        </ul>
+      )}
+    </li>
+  );
+}
+
+/** A place by its page, numbered where a page has more than one. */
+function called(places: InUse['places'], i: number): string {
+  const page = places[i]?.pageName ?? '';
+  const same = places.filter((p) => p.pageName === page);
+  return same.length === 1 ? page : `${page} ${places.slice(0, i + 1).filter((p) => p.pageName === page).length}`;
+}
+
+/** A pair in a cell of a look, its places on the pages, and its mends. */
+function PairInUse({ at, version }: { at: InUse; version: number }) {
+  const slug = useEditing((e) => e.site.slug);
+  const [view, show] = useStageView();
+  const [params] = useSearchParams();
+  const [mending, setMending] = useState(false);
+  const there = new URLSearchParams(params);
+  there.set('part', at.part);
+  there.set('look', at.look);
+  there.set('setting', at.property);
+  return (
+    <li>
+      <span className="pair-where">
+        <Link title={at.where} to={{ pathname: `/sites/${slug}/parts`, search: there.toString() }}>
+          {at.where}
+        </Link>{' '}
+        <span className="quiet">{at.scheme}</span>
+      </span>
+      <Ratio {...at} />
+      {!at.passes && (
+        <Button size="small" aria-expanded={mending} aria-label={`Mend ${at.where}`} onClick={() => setMending(!mending)}>
+          Mend
+        </Button>
+      )}
+      <span className="pair-pages">
+        {at.places.map((place, i) => (
+          <button
+            key={`${place.page} ${place.block}`}
+            type="button"
+            className="pair-place"
+            aria-label={`Show ${at.where} on ${called(at.places, i)}`}
+            onClick={() =>
+              show({
+                page: place.page,
+                span: 'one',
+                width: widthWithin(place.width, null, view.width),
+                show: at.state,
+                prefers: place.dark ? 'dark' : 'light',
+                selected: place.block,
+              })
+            }
+          >
+            {called(at.places, i)}
+          </button>
+        ))}
+      </span>
+      {mending && <Mends pair={at} version={version} onDone={() => setMending(false)} />}
+    </li>
+  );
+}

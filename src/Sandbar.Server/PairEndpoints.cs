@@ -1,0 +1,31 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Sandbar.Core.Reviewing;
+
+namespace Sandbar.Server;
+
+/// <summary>The colours that meet, and how those that cannot be told apart are mended.</summary>
+internal static class PairEndpoints
+{
+    /// <summary>An id for what a mend adds.</summary>
+    public static string NewId() => Guid.NewGuid().ToString();
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapGet("/sites/{slug}/pairs", async Task<Results<Ok<PairsView>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
+            await sites.FindAsync(slug, cancel) is { } head
+                ? TypedResults.Ok(PairsView.Of(head.Stored.Site, await sites.BeforeLastAsync(head, cancel), head.Stored.Version, cancel))
+                : SiteEndpoints.Missing(slug)).WithName("getPairs");
+
+        api.MapPost("/sites/{slug}/pairs/mends", async Task<Results<Ok<IReadOnlyList<PairMendView>>, ProblemHttpResult>> (string slug, MendRequest asked, OpenSites sites, CancellationToken cancel) =>
+        {
+            if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
+            var site = head.Stored.Site;
+            if (head.Stored.Version != asked.Version || ContrastPairs.Of(site, cancel).FirstOrDefault(p => PairMends.Key(p) == asked.Key) is not { } pair)
+                return TypedResults.Problem("The pairs have changed meanwhile: look at them again.", statusCode: StatusCodes.Status409Conflict, title: "The pairs have changed");
+            return TypedResults.Ok<IReadOnlyList<PairMendView>>([.. PairMends.Of(site, pair, NewId, cancel).Select(PairMendView.Of)]);
+        }).WithName("findMends").ProducesProblem(StatusCodes.Status409Conflict);
+
+        api.MapPost("/sites/{slug}/pairs/mended", async Task<Results<Ok<MendedPairsView>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
+            await sites.FindAsync(slug, cancel) is { } head ? TypedResults.Ok(MendedPairsView.Of(head.Stored.Site, cancel)) : SiteEndpoints.Missing(slug)).WithName("mendPairs");
+    }
+}
