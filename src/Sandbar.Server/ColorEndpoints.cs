@@ -22,7 +22,19 @@ public sealed record FoundColor(string Name, string Css, string Hex, double? Sha
 /// <summary>Colours that can be taken into the palette, what no colour was found in, and how many there were besides.</summary>
 public sealed record FoundColors(IReadOnlyList<FoundColor> Colors, IReadOnlyList<UnreadLine> Unread, int Left);
 
-/// <summary>Colours on their way into a palette: from lists, and from pictures.</summary>
+/// <summary>The plane on which a colour is chosen.</summary>
+/// <param name="Widest">The OKLCH chroma at its far edge.</param>
+/// <param name="Srgb">The largest chroma inside sRGB, for lightness 1 down to 0 in even steps.</param>
+/// <param name="P3">The largest inside Display P3.</param>
+/// <param name="Lines">Where contrast against the ground that was asked for crosses 3, 4.5 and 7; none where none was.</param>
+public sealed record PlaneView(double Hue, double Widest, IReadOnlyList<double> Srgb, IReadOnlyList<double> P3, IReadOnlyList<ContrastLine> Lines);
+
+/// <summary>A colour that another one is near to.</summary>
+/// <param name="IsOwn">Whether it is one of the palette; else it is a name of CSS.</param>
+/// <param name="Difference">CIEDE2000.</param>
+public sealed record NeighbourView(string Name, string Hex, bool IsOwn, double Difference);
+
+/// <summary>Colours: how they are chosen, what they are like, and their way into a palette from lists and from pictures.</summary>
 internal static class ColorEndpoints
 {
     /// <summary>As many as are looked for in a picture.</summary>
@@ -31,8 +43,40 @@ internal static class ColorEndpoints
     // One at a time: what one takes in memory is bounded, and so is what all do.
     private static readonly SemaphoreSlim Reading = new(1, 1);
 
+    private const int PlaneRows = 101;
+
+    /// <summary>As many neighbours as are told of each sort.</summary>
+    private const int Neighbours = 2;
+
     public static void Map(RouteGroupBuilder api)
     {
+        api.MapGet("/colors/plane", Results<Ok<PlaneView>, ProblemHttpResult> ([Range(0, 360)] double hue, [MaxLength(100)] string? ground) =>
+            ground is not null && !ColorText.TryParse(ground, out _)
+                ? TypedResults.Problem(ColorText.Unreadable(ground), statusCode: StatusCodes.Status400BadRequest, title: "The ground is no colour")
+                : TypedResults.Ok(new PlaneView(
+                    hue, ColorPlane.Widest, ColorPlane.Outline(hue, PlaneRows, ColorSpace.Srgb), ColorPlane.Outline(hue, PlaneRows, ColorSpace.DisplayP3),
+                    ground is null ? [] : ColorPlane.Lines(hue, ReleasedColor.Of(ground))))).WithName("getPlane").ProducesProblem(StatusCodes.Status400BadRequest);
+
+        // The same for as long as the program runs.
+        api.MapGet("/colors/plane/{hue:int:range(0,360)}.png", (int hue, HttpResponse response) =>
+        {
+            response.Headers.CacheControl = "public, max-age=3600";
+            return TypedResults.File(PlanePicture.Png(hue), "image/png");
+        }).ExcludeFromDescription();
+
+        api.MapGet("/sites/{slug}/colors/{id}/near", async Task<Results<Ok<IReadOnlyList<NeighbourView>>, ProblemHttpResult>> (string slug, string id, OpenSites sites, CancellationToken cancel) =>
+        {
+            if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
+            var palette = head.Stored.Site.Palette;
+            if (palette.Colors.Find(id) is not { } color) return TypedResults.Ok<IReadOnlyList<NeighbourView>>([]);
+            var own = palette.Row(color).Base;
+            var others = palette.Colors.Where(c => c.Id != id).Select(c => (c.Name, palette.Row(c).Base, Difference: Difference.Ciede2000(own, palette.Row(c).Base))).OrderBy(c => c.Difference);
+            return TypedResults.Ok<IReadOnlyList<NeighbourView>>([.. View(others, true), .. View(ColorNames.Near(own), false)]);
+
+            static IEnumerable<NeighbourView> View(IEnumerable<(string Name, Color Color, double Difference)> near, bool isOwn) =>
+                near.Take(Neighbours).Select(n => new NeighbourView(n.Name, ColorText.Hex(n.Color), isOwn, Math.Round(n.Difference, 1)));
+        }).WithName("getNeighbours");
+
         api.MapPost("/sites/{slug}/colors/pasted", async Task<Results<Ok<FoundColors>, ProblemHttpResult>> (string slug, PastedColors pasted, OpenSites sites, CancellationToken cancel) =>
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);

@@ -1,4 +1,3 @@
-using System.ComponentModel.DataAnnotations;
 using System.Security.Cryptography;
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -14,7 +13,6 @@ namespace Sandbar.Server;
 /// <summary>Reading sites.</summary>
 internal static class SiteEndpoints
 {
-    private const int PlaneRows = 51;
 
     private static readonly string CatalogueTag = $"\"{Convert.ToHexStringLower(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes(CatalogueView.Whole)))[..16]}\"";
 
@@ -33,8 +31,6 @@ internal static class SiteEndpoints
             return TypedResults.Ok(CatalogueView.Whole);
         }).WithName("getCatalogue").AddEndpointFilter(async (context, next) =>
             context.HttpContext.Request.Headers.IfNoneMatch == CatalogueTag ? TypedResults.StatusCode(StatusCodes.Status304NotModified) : await next(context));
-
-        api.MapGet("/colors/plane", ([Range(0, 360)] double hue) => TypedResults.Ok(new PlaneView(hue, ColorPlane.Outline(hue, PlaneRows)))).WithName("getPlane");
 
         api.MapGet("/families", () => TypedResults.Ok(BundledFamilies.All.Select(BundledFamilyView.Of).ToList())).WithName("listFamilies");
 
@@ -100,6 +96,3 @@ public sealed record HistoryView(string? Undo, string? Redo, string? Last)
         return new(undo?.Label, redo?.Label, journal.IsEmpty ? null : journal[^1].Label);
     }
 }
-
-/// <param name="Chroma">The largest OKLCH chroma inside sRGB, for lightness 1 down to 0 in even steps.</param>
-public sealed record PlaneView(double Hue, IReadOnlyList<double> Chroma);

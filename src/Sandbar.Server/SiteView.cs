@@ -57,6 +57,7 @@ public sealed record SiteView(
 /// <param name="Css">As typed.</param>
 /// <param name="Hex">As painted on a screen of sRGB; all figures of contrast are about that.</param>
 /// <param name="Tints">Nearest to the base first.</param>
+/// <param name="Marks">Where the tints and then the shades lie on the plane: lightness and chroma.</param>
 /// <param name="GivenSteps">The steps given by hand, as typed, by number: 1… tints, −1… shades.</param>
 /// <param name="Lightness">OKLCH, 0 to 100, of what is meant.</param>
 /// <param name="Chroma">OKLCH, in hundredths.</param>
@@ -64,7 +65,7 @@ public sealed record SiteView(
 /// <param name="Alpha">0 to 1.</param>
 /// <param name="Group">Empty for none.</param>
 public sealed record ColorView(
-    string Id, string Css, string Hex, IReadOnlyList<string> Tints, IReadOnlyList<string> Shades, IReadOnlyDictionary<string, string> GivenSteps, double Lightness, double Chroma, double? Hue, double Alpha, bool InSrgb,
+    string Id, string Css, string Hex, IReadOnlyList<string> Tints, IReadOnlyList<string> Shades, IReadOnlyList<PlanePoint> Marks, IReadOnlyDictionary<string, string> GivenSteps, double Lightness, double Chroma, double? Hue, double Alpha, bool InSrgb,
     string Group, ComputedView? Computed)
 {
     public static ColorView Of(Site site, BaseColor color)
@@ -74,6 +75,7 @@ public sealed record ColorView(
         var oklch = meant.To(ColorSpace.Oklch);
         return new(
             color.Id, ValueForms.Write(site, color.Color), ColorText.Hex(row.Base), [.. row.Tints.Select(ColorText.Hex)], [.. row.Shades.Select(ColorText.Hex)],
+            [.. row.Tints.Concat(row.Shades).Select(c => c.To(ColorSpace.Oklch)).Select(c => new PlanePoint(Math.Round(c.C1, 3), Math.Round(c.C2, 3)))],
             color.Steps.ToDictionary(s => s.Key, s => ValueForms.Write(site, s.Value), StringComparer.Ordinal),
             Math.Round(oklch.C1 * 100, 1), Math.Round(oklch.C2 * 100, 1), double.IsNaN(oklch.C3) ? null : Math.Round(oklch.C3, 1), Math.Round(meant.Alpha, 4), !ReleasedColor.IsWide(meant),
             color.Group.Code() is var group && group == BaseColor.NoGroup ? "" : group, ComputedView.Of(site, color.Color));

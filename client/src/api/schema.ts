@@ -36,22 +36,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/colors/plane": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["getPlane"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/families": {
         parameters: {
             query?: never;
@@ -308,6 +292,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/colors/plane": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPlane"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/colors/{id}/near": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getNeighbours"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{slug}/colors/pasted": {
         parameters: {
             query?: never;
@@ -520,6 +536,7 @@ export interface components {
             hex: string;
             tints: string[];
             shades: string[];
+            marks: components["schemas"]["PlanePoint"][];
             givenSteps: {
                 [key: string]: string;
             };
@@ -547,6 +564,11 @@ export interface components {
             chroma: number;
             /** Format: double */
             hue: number;
+        };
+        ContrastLine: {
+            /** Format: double */
+            target: number;
+            points: components["schemas"]["PlanePoint"][];
         };
         CssProblemView: {
             /** Format: int32 */
@@ -952,6 +974,13 @@ export interface components {
         NameStateRequest: {
             name: string;
         };
+        NeighbourView: {
+            name: string;
+            hex: string;
+            isOwn: boolean;
+            /** Format: double */
+            difference: number;
+        };
         NewColor: {
             id: string;
             name: string;
@@ -1085,10 +1114,20 @@ export interface components {
             id: string;
             name: string;
         };
+        PlanePoint: {
+            /** Format: double */
+            lightness: number;
+            /** Format: double */
+            chroma: number;
+        };
         PlaneView: {
             /** Format: double */
             hue: number;
-            chroma: number[];
+            /** Format: double */
+            widest: number;
+            srgb: number[];
+            p3: number[];
+            lines: components["schemas"]["ContrastLine"][];
         };
         Problem: {
             path: string;
@@ -1393,28 +1432,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CatalogueView"];
-                };
-            };
-        };
-    };
-    getPlane: {
-        parameters: {
-            query: {
-                hue: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlaneView"];
                 };
             };
         };
@@ -1952,6 +1969,61 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getPlane: {
+        parameters: {
+            query: {
+                hue: number;
+                ground?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaneView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getNeighbours: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NeighbourView"][];
                 };
             };
         };

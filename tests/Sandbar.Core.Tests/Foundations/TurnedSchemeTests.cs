@@ -51,7 +51,7 @@ public class TurnedSchemeTests
         {
             Color a = Painted(before, role.Id).To(ColorSpace.Oklch), b = Painted(after, role.Id).To(ColorSpace.Oklch);
             var isOwn = ((ReferenceValue)before.Colors[role.Id]).Id == ((ReferenceValue)after.Colors[role.Id]).Id;
-            Assert.True(isOwn || (a.C2 < 0.05 && b.C2 < 0.05) || Math.Abs(Math.IEEERemainder(a.C3 - b.C3, 360)) < 16, $"{role.Name}: {a} became {b}");
+            Assert.True(isOwn || Math.Abs(a.C2 - b.C2) < 0.05 && Math.Max(a.C2, b.C2) < 0.05 || Math.Abs(Math.IEEERemainder(a.C3 - b.C3, 360)) < 16, $"{role.Name}: {a} became {b}");
         }
         foreach (var role in palette.Roles)
         {

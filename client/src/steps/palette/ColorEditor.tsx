@@ -10,7 +10,9 @@ import { TextField } from '../../values/TextField';
 import { useHeld } from '../../values/useHeld';
 import { ColorFigures } from './ColorFigures';
 import { ColorPlane } from './ColorPlane';
+import { GroundChoice, useGround } from './GroundChoice';
 import { ComputedColor, textOf } from './ComputedColor';
+import { Neighbours } from './Neighbours';
 import { cssOf, type Position } from './position';
 import { setColor } from './setColor';
 import { StepsTable } from './StepsTable';
@@ -38,6 +40,7 @@ export function ColorEditor({ thing, color, stored, onRemoved }: Props) {
   const colors = useColorSteps();
   // A grey has no hue: the slider keeps the one it had.
   const [lastHue, setLastHue] = useState(0);
+  const [ground, setGround] = useGround();
   const held = useHeld<Position>((position) => setColor(thing.id, cssOf(position, stored.alpha)));
   const at = held.value ?? { l: color.lightness / 100, c: color.chroma / 100, h: color.hue ?? lastHue };
   const hold = (position: Position) => {
@@ -58,6 +61,7 @@ export function ColorEditor({ thing, color, stored, onRemoved }: Props) {
       <div className="subhead">
         <strong title={thing.name}>{thing.name}</strong>
         <span className="quiet">
+          <Neighbours id={thing.id} />
           {color.inSrgb ? `inside sRGB, ${color.hex}` : `outside sRGB: figures are about its fallback ${color.hex}`}
         </span>
       </div>
@@ -68,7 +72,17 @@ export function ColorEditor({ thing, color, stored, onRemoved }: Props) {
           {computed ? (
             <ComputedColor thing={thing} computed={computed} colors={colors} />
           ) : (
-            <ColorPlane at={at} hue={Math.round(stored.hue ?? lastHue) % 360} hex={color.hex} held={{ ...held, hold }} />
+            <>
+              <ColorPlane
+                at={at}
+                hue={Math.round(stored.hue ?? lastHue) % 360}
+                hex={color.hex}
+                ground={ground.hex}
+                marks={color.marks}
+                held={{ ...held, hold }}
+              />
+              <GroundChoice ground={ground} onChange={setGround} />
+            </>
           )}
         </div>
         <div className="color-fields">

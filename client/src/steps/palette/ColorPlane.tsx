@@ -1,12 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { memo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { answered, api } from '../../api/client';
+import { answered, api, type Schemas } from '../../api/client';
 import { useDrag, type Held } from '../../values/useHeld';
 import type { Position } from './position';
 import './ColorPlane.css';
-
-/** The chroma at the right edge. */
-const WIDEST = 0.33;
 
 const NONE: readonly number[] = [];
 
@@ -28,28 +25,33 @@ interface Props {
   hue: number;
   /** The colour of the mark. */
   hex: string;
+  /** The ground that lines of contrast are drawn against; empty for none. */
+  ground: string;
+  /** Where the tints and shades lie. */
+  marks: Schemas['ColorView']['marks'];
   held: Held<Position>;
 }
 
-/** Chroma across, lightness up, at one hue; what sRGB cannot show is left out. */
-export function ColorPlane({ at, hue, hex, held }: Props) {
+/** Chroma across, lightness up, at one hue, with the edges of sRGB and Display P3, and where contrast against a ground crosses 3, 4.5 and 7. */
+export function ColorPlane({ at, hue, hex, ground, marks, held }: Props) {
   const plane = useQuery({
-    queryKey: ['plane', hue],
-    queryFn: () => answered(api.GET('/api/colors/plane', { params: { query: { hue } } })),
+    queryKey: ['plane', hue, ground],
+    queryFn: () => answered(api.GET('/api/colors/plane', { params: { query: ground === '' ? { hue } : { hue, ground } } })),
     staleTime: Infinity,
     placeholderData: (before) => before,
   });
-  const outline = plane.data?.chroma ?? NONE;
+  const outline = plane.data?.srgb ?? NONE;
+  const widest = plane.data?.widest ?? 0.37;
   const box = useRef<HTMLDivElement>(null);
 
-  const most = (l: number) => outline[Math.round((1 - l) * (outline.length - 1))] ?? WIDEST;
+  const most = (l: number) => outline[Math.round((1 - l) * (outline.length - 1))] ?? widest;
   const kept = (l: number, c: number): Position => {
     const lightness = Math.min(1, Math.max(0, l));
     return { l: lightness, c: Math.min(Math.max(0, c), most(lightness)), h: at.h };
   };
   const under = (event: PointerEvent): Position => {
     const area = (box.current as HTMLDivElement).getBoundingClientRect();
-    return kept(1 - (event.clientY - area.top) / area.height, ((event.clientX - area.left) / area.width) * WIDEST);
+    return kept(1 - (event.clientY - area.top) / area.height, ((event.clientX - area.left) / area.width) * widest);
   };
   const drag = useDrag({ held, at: under });
   const onKeyDown = (event: KeyboardEvent) => {
@@ -77,25 +79,49 @@ export function ColorPlane({ at, hue, hex, held }: Props) {
       onBlur={held.finish}
       {...drag.handlers}
     >
-      <PlaneRows outline={outline} hue={hue} />
-      <span className="plane-mark" style={{ left: `${(at.c / WIDEST) * 100}%`, top: `${(1 - at.l) * 100}%`, background: hex }} />
+      {plane.data && <PlaneDrawing plane={plane.data} />}
+      {plane.data?.lines.map(({ target, points }, i) => {
+        const end = points.at(-1);
+        return (
+          end && (
+            <span
+              key={i}
+              className="contrast-name"
+              style={{ left: `${(end.chroma / widest) * 100}%`, top: `${(1 - end.lightness) * 100}%` }}
+            >
+              {target}
+            </span>
+          )
+        );
+      })}
+      {marks.map((mark, i) => (
+        <span key={i} className="step-mark" style={{ left: `${(mark.chroma / widest) * 100}%`, top: `${(1 - mark.lightness) * 100}%` }} />
+      ))}
+      <span className="plane-mark" style={{ left: `${(at.c / widest) * 100}%`, top: `${(1 - at.l) * 100}%`, background: hex }} />
     </div>
   );
 }
 
-/** The colours of the plane, drawn anew only for another hue: while the slider moves they stand still. */
-const PlaneRows = memo(function PlaneRows({ outline, hue }: { outline: readonly number[]; hue: number }) {
-  return outline.map((chroma, row) => {
-    const l = 1 - row / (outline.length - 1);
-    return (
-      <span
-        key={row}
-        className="plane-row"
-        style={{
-          width: `${(chroma / WIDEST) * 100}%`,
-          background: `linear-gradient(to right in oklab, oklch(${l} 0 ${hue}), oklch(${l} ${chroma} ${hue}))`,
-        }}
-      />
-    );
-  });
+/** A line on the plane: where sRGB or Display P3 ends. */
+const edge = (chroma: readonly number[], widest: number): string =>
+  chroma.map((c, row) => `${(c / widest) * 100},${(row / (chroma.length - 1)) * 100}`).join(' ');
+
+/** The plane itself, drawn anew only for another hue or ground: while the slider moves it stands still. */
+const PlaneDrawing = memo(function PlaneDrawing({ plane }: { plane: Schemas['PlaneView'] }) {
+  return (
+    <svg className="plane-lines" viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden="true">
+      <image href={`/api/colors/plane/${Math.round(plane.hue) % 360}.png`} width="100" height="100" preserveAspectRatio="none" />
+      <polyline className="p3-edge" points={edge(plane.p3, plane.widest)} />
+      <polyline className="srgb-edge" points={edge(plane.srgb, plane.widest)} />
+      {plane.lines.map(({ target, points }, i) => (
+        <polyline
+          key={i}
+          className="contrast-line"
+          points={points.map((p) => `${(p.chroma / plane.widest) * 100},${(1 - p.lightness) * 100}`).join(' ')}
+        >
+          <title>{`Contrast ${target}`}</title>
+        </polyline>
+      ))}
+    </svg>
+  );
 });

@@ -16,8 +16,8 @@ public static class TurnedScheme
     /// <summary>A dark ground lies between these, a light one as far from white as a dark one's colour asks for.</summary>
     private const double Darkest = 0.16, Lightest = 0.98;
 
-    /// <summary>Below this OKLCH chroma a colour is a grey to the eye, whatever its hue.</summary>
-    private const double Greyish = 0.045;
+    /// <summary>So near in OKLab, lightness apart, two colours are of one tone, whatever their hues.</summary>
+    private const double SameTone = 0.025;
 
     /// <summary>How far apart hues may be and still be one, degrees; and how much better another colour's step must fit than the colour's own.</summary>
     private const double SameHue = 15, OwnColor = 0.08;
@@ -90,8 +90,9 @@ public static class TurnedScheme
     private static bool IsOfHue(Color color, Color own)
     {
         Color a = color.To(ColorSpace.Oklch), b = own.To(ColorSpace.Oklch);
-        if (b.C2 < Greyish || a.C2 < Greyish) return b.C2 < Greyish && a.C2 < Greyish;
-        return Math.Abs(Math.IEEERemainder(a.C3 - b.C3, 360)) <= SameHue;
+        Color c = a.To(ColorSpace.Oklab), d = b.To(ColorSpace.Oklab);
+        if (Math.Sqrt((c.C2 - d.C2) * (c.C2 - d.C2) + (c.C3 - d.C3) * (c.C3 - d.C3)) <= SameTone) return true;
+        return Math.Min(a.C2, b.C2) > SameTone && Math.Abs(Math.IEEERemainder(a.C3 - b.C3, 360)) <= SameHue;
     }
 
     /// <summary>How much a role stands out from the ground.</summary>
