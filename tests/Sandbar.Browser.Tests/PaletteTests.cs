@@ -172,7 +172,6 @@ public sealed class PaletteTests : IAsyncLifetime
         Browser.Until(() => Browser.Driver.Url.Contains("selected=", StringComparison.Ordinal) && Browser.Driver.FindElements(By.CssSelector(".selection")).Count > 0, "the place on stage");
         Browser.Starting("button", "Mend ").Click();
         var first = Browser.Element(".mend");
-        var ground = Browser.OnStage("stage.documentElement.outerHTML.length");
         first.SendKeys("");
         Browser.Until(() => State() == "Being tried, not saved", "the mend to be tried");
         first.SendKeys(Keys.Enter);
@@ -194,6 +193,28 @@ public sealed class PaletteTests : IAsyncLifetime
 
         long Failing() => Browser.Run<long>("return Number(document.querySelectorAll('.ant-segmented-item')[4]?.textContent.replace('Failing ', '') ?? -1)");
         string State() => Browser.Run<string>("return document.querySelector('.save-state')?.textContent ?? ''");
+    }
+
+    [Fact]
+    public async Task Two_that_are_alike_become_one_and_uses_lead_to_their_places()
+    {
+        await workplace.Server.EditAsync(0, new { kind = "addColors", colors = new[] { new { id = "beetle", name = "beetle", color = "#8b2947" } } }, window: "other").OkAsync();
+        await workplace.Server.EditAsync(1, new { kind = "setOverrides", css = ".middle { color: var(--color-beetle-tint-1) }" }, window: "other").OkAsync();
+        Browser.Open(workplace.At("/sites/pellwyn/palette?color=beetle"));
+        Browser.Named("input", "Which colours").Click();
+        Browser.Press(string.Concat(Enumerable.Repeat(Keys.ArrowDown, 3)) + Keys.Enter);
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".alike li")).Count == 1, "the group");
+        Browser.Named("button", "Merge").Click();
+        Browser.Until(() => Browser.Element(".merge").Text.Contains("reaches ", StringComparison.Ordinal), "its reach");
+        Browser.Named("button", "Merge into beet").Click();
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".alike li")).Count == 0, "the two to be one");
+        var site = (await workplace.Server.SiteAsync())["site"]!;
+        Assert.DoesNotContain(site["colors"]!.AsArray(), c => c!["id"]!.GetValue<string>() == "beetle");
+        Assert.Contains("var(--color-beet-tint-1)", site["overrides"]!["css"]!.GetValue<string>(), StringComparison.Ordinal);
+        Browser.Starting("button", "Uses of beet").Click();
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".ant-dropdown-menu-item")).Any(i => i.Text == "Overrides"), "the uses");
+        Browser.Driver.FindElements(By.CssSelector(".ant-dropdown-menu-item")).First(i => i.Text == "Overrides").Click();
+        Browser.Until(() => Browser.Driver.Url.Contains("/overrides", StringComparison.Ordinal), "the overrides");
     }
 
     private async Task<System.Text.Json.Nodes.JsonNode> ColorAsync(string id) =>

@@ -24,7 +24,8 @@ public sealed class MixForm : ValueForm<MixValue>
 
     protected override string Css(SiteReads reads, MixValue value, Value? rest) => throw new InvalidOperationException("Only the palette releases a mix.");
 
-    protected override CssType? TypeOf(Site site, MixValue value, Value? rest) => CssType.Color;
+    /// <summary>Outside the palette it is no value of CSS.</summary>
+    protected override CssType? TypeOf(Site site, MixValue value, Value? rest) => null;
 
     protected override string? Refusal(Site site, MixValue value, Value? rest) =>
         value.Share is < 0 or > 100 ? "A mix takes 0 to 100 % of the other colour."

@@ -14,7 +14,8 @@ public sealed class MovedColorForm : ValueForm<MovedColorValue>
 
     protected override string Css(SiteReads reads, MovedColorValue value, Value? rest) => throw new InvalidOperationException("Only the palette releases a colour that is moved.");
 
-    protected override CssType? TypeOf(Site site, MovedColorValue value, Value? rest) => CssType.Color;
+    /// <summary>Outside the palette it is no value of CSS.</summary>
+    protected override CssType? TypeOf(Site site, MovedColorValue value, Value? rest) => null;
 
     protected override string? Refusal(Site site, MovedColorValue value, Value? rest) =>
         value.Lightness is < -100 or > 100 ? "Lightness moves by at most 100."
