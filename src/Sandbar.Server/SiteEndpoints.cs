@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using System.Security.Cryptography;
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -61,8 +62,8 @@ internal static class SiteEndpoints
                 ? TypedResults.Ok<IReadOnlyList<UseView>>([.. Core.Foundations.Uses.Of(head.Stored.Site, kind, id).Select(UseView.From)])
                 : Missing(slug)).WithName("getUses");
 
-        api.MapGet("/colors/vision/{kind}", Results<Ok<IReadOnlyList<double>>, NotFound> (string kind) =>
-            Enum.TryParse<VisionKind>(kind, ignoreCase: true, out var known) ? TypedResults.Ok(Vision.Numbers(known)) : TypedResults.NotFound()).WithName("getVision");
+        api.MapGet("/colors/vision/{kind}", Results<Ok<IReadOnlyList<double>>, NotFound> (string kind, [Range(0, 1)] double severity = 1) =>
+            Enum.TryParse<VisionKind>(kind, ignoreCase: true, out var known) ? TypedResults.Ok(Vision.Numbers(known, severity)) : TypedResults.NotFound()).WithName("getVision");
 
         api.MapGet("/sites/{slug}/sheet", async Task<Results<Ok<SheetView>, ProblemHttpResult>> (string slug, string? before, OpenSites sites, CancellationToken cancel) =>
         {

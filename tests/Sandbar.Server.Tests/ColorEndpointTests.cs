@@ -1,6 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text;
+using System.Text.Json.Nodes;
 using Sandbar.Tests;
 
 namespace Sandbar.Server.Tests;
@@ -36,6 +37,63 @@ public sealed class ColorEndpointTests : IAsyncLifetime
         using var refused = await PictureAsync("no picture");
         Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
         Assert.Contains("no picture that can be read", (await refused.JsonAsync())["detail"]!.GetValue<string>(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task The_plane_has_its_edges_and_its_lines_against_a_ground()
+    {
+        var plane = await server.Client.GetAsync("/api/colors/plane?hue=150&ground=%23f6efe2", Cancel).OkAsync();
+        Assert.Equal((101, 101), (plane["srgb"]!.AsArray().Count, plane["p3"]!.AsArray().Count));
+        Assert.Equal([3, 4.5, 7], plane["lines"]!.AsArray().Select(l => l!["target"]!.GetValue<double>()));
+        Assert.Empty((await server.Client.GetAsync("/api/colors/plane?hue=150", Cancel).OkAsync())["lines"]!.AsArray());
+        foreach (var bad in new[] { "hue=150&ground=nothing", "hue=361", "hue=NaN", "hue=x" })
+        {
+            using var refused = await server.Client.GetAsync($"/api/colors/plane?{bad}", Cancel);
+            Assert.Equal((bad, HttpStatusCode.BadRequest), (bad, refused.StatusCode));
+        }
+        using var picture = await server.Client.GetAsync("/api/colors/plane/150.png", Cancel);
+        Assert.Equal("image/png", picture.Content.Headers.ContentType?.MediaType);
+        using var none = await server.Client.GetAsync("/api/colors/plane/361.png", Cancel);
+        Assert.Equal(HttpStatusCode.NotFound, none.StatusCode);
+    }
+
+    [Fact]
+    public async Task What_is_alike_near_and_used_is_told()
+    {
+        await server.EditAsync(0, new { kind = "addColors", colors = new[] { new { id = "beetle", name = "beetle", color = "#8b2947" } } }).OkAsync();
+        var alike = (await server.Client.GetFromJsonAsync<JsonArray>("/api/sites/pellwyn/colors/alike?within=2.5", Cancel))!;
+        Assert.Equal(["beet", "beetle"], Assert.Single(alike)!.AsArray().Select(id => id!.GetValue<string>()));
+        using var far = await server.Client.GetAsync("/api/sites/pellwyn/colors/alike?within=21", Cancel);
+        Assert.Equal(HttpStatusCode.BadRequest, far.StatusCode);
+        var near = (await server.Client.GetFromJsonAsync<JsonArray>("/api/sites/pellwyn/colors/beet/near", Cancel))!;
+        Assert.Equal("beetle", near[0]!["name"]!.GetValue<string>());
+        Assert.Equal([true, true, false, false], near.Select(n => n!["isOwn"]!.GetValue<bool>()));
+        var uses = (await server.Client.GetFromJsonAsync<JsonArray>("/api/sites/pellwyn/uses/color/beet", Cancel))!;
+        Assert.Contains(uses, u => u!["kind"]!.GetValue<string>() == "thing" && u["of"]!.GetValue<string>() == "scheme" && u["words"]!.GetValue<string>() == "link in Day");
+        var reach = await server.Client.PostAsJsonAsync("/api/sites/pellwyn/reach", new { kind = "removeThing", of = "color", id = "beet", by = "leaf", @in = (string?)null }, Cancel).OkAsync();
+        Assert.True(reach["pages"]!.GetValue<int>() > 0);
+        using var cannot = await server.Client.PostAsJsonAsync("/api/sites/pellwyn/reach", new { kind = "removeThing", of = "color", id = "beet", by = (string?)null, @in = (string?)null }, Cancel);
+        Assert.Equal(HttpStatusCode.BadRequest, cannot.StatusCode);
+    }
+
+    [Fact]
+    public async Task Mends_are_of_the_version_that_was_looked_at()
+    {
+        var pairs = await server.Client.GetAsync("/api/sites/pellwyn/pairs", Cancel).OkAsync();
+        var key = pairs["rows"]![0]!["at"]![0]!["key"]!.GetValue<string>();
+        using var mends = await server.Client.PostAsJsonAsync("/api/sites/pellwyn/pairs/mends", new { version = 0, key }, Cancel);
+        Assert.NotEmpty((JsonArray)JsonNode.Parse(await mends.Content.ReadAsStringAsync(Cancel))!);
+        foreach (var (version, asked) in new[] { (1, key), (0, "no such pair") })
+        {
+            using var refused = await server.Client.PostAsJsonAsync("/api/sites/pellwyn/pairs/mends", new { version, key = asked }, Cancel);
+            Assert.Equal(HttpStatusCode.Conflict, refused.StatusCode);
+        }
+        var all = await server.Client.PostAsync("/api/sites/pellwyn/pairs/mended", null, Cancel).OkAsync();
+        await server.EditAsync(0, all["edit"]!).OkAsync();
+        var after = await server.Client.GetAsync("/api/sites/pellwyn/pairs", Cancel).OkAsync();
+        Assert.All(after["rows"]!.AsArray(), r => Assert.True(r!["passes"]!.GetValue<bool>()));
+        Assert.NotEmpty(after["mended"]!.AsArray());
+        Assert.Empty(after["broken"]!.AsArray());
     }
 
     private Task<HttpResponseMessage> PictureAsync(string text)

@@ -1561,7 +1561,9 @@ export interface operations {
     };
     getVision: {
         parameters: {
-            query?: never;
+            query?: {
+                severity?: number;
+            };
             header?: never;
             path: {
                 kind: string;

@@ -8,7 +8,7 @@ import { useEditing } from '../site/editingContext';
 import { QueryError } from '../ui/QueryError';
 import { LivePage } from './LivePage';
 import { StageBar } from './StageBar';
-import { SPECIMEN, useStageView, viewportOf, WIDTHS, writeView, type StageView, type Viewport, type Vision } from './view';
+import { SPECIMEN, useStageView, viewportOf, WIDTHS, writeView, type Severity, type StageView, type Viewport, type Vision } from './view';
 import './Stage.css';
 
 const GAP = 14;
@@ -77,7 +77,7 @@ export function Stage() {
     <section className="stage" aria-label="Stage">
       {view.whole && <h1 className="unseen">{page?.name ?? 'Stage'}</h1>}
       {page && <StageBar page={page.id} />}
-      <VisionFilter vision={view.vision} />
+      <VisionFilter vision={view.vision} severity={view.severity} />
       <span className="unseen" role="status">
         {walked}
       </span>
@@ -132,13 +132,20 @@ function fitting(view: StageView, room: number, one: Viewport): number {
 }
 
 /** The filter that shows colours as somebody with a colour-vision deficiency sees them; its numbers come from the core. */
-function VisionFilter({ vision }: { vision: Vision }) {
+function VisionFilter({ vision, severity }: { vision: Vision; severity: Severity }) {
   const numbers = useQuery({
-    queryKey: ['vision', vision],
-    queryFn: () => answered(api.GET('/api/colors/vision/{kind}', { params: { path: { kind: vision } } })),
+    queryKey: ['vision', vision, severity],
+    queryFn: () =>
+      answered(api.GET('/api/colors/vision/{kind}', { params: { path: { kind: vision }, query: { severity: Number(severity) / 100 } } })),
     enabled: vision !== 'full',
     staleTime: Infinity,
   });
+  const isOn = vision !== 'full' && numbers.data !== undefined;
+  // The colours of the panel are seen so too.
+  useEffect(() => {
+    document.documentElement.toggleAttribute('data-vision', isOn);
+    return () => document.documentElement.removeAttribute('data-vision');
+  }, [isOn]);
   if (vision !== 'full' && numbers.isError)
     return <QueryError title="Colours are shown as they are: the vision could not be read" query={numbers} />;
   if (vision === 'full' || !numbers.data) return null;

@@ -3,7 +3,20 @@ import type { State } from '../api/client';
 import { useEditing } from '../site/editingContext';
 import { STATE_NAMES } from '../ledger/cells';
 import { MenuButton } from '../ui/MenuButton';
-import { PREFERENCES, SPANS, SPECIMEN, STATES, useStageView, viewportOf, VISIONS, WIDTHS, type Preference, type Vision } from './view';
+import {
+  PREFERENCES,
+  SEVERITIES,
+  SPANS,
+  SPECIMEN,
+  STATES,
+  useStageView,
+  viewportOf,
+  VISIONS,
+  WIDTHS,
+  type Preference,
+  type Severity,
+  type Vision,
+} from './view';
 import './StageBar.css';
 
 const PREFERENCE_NAMES: Record<Preference, string> = { light: 'Prefers light', dark: 'Prefers dark' };
@@ -78,7 +91,7 @@ function ShowAs() {
   const active = [
     view.show !== 'rest' && STATE_NAMES[view.show],
     view.prefers === 'dark' && 'dark',
-    view.vision !== 'full' && VISION_NAMES[view.vision],
+    view.vision !== 'full' && `${VISION_NAMES[view.vision]}${view.severity === '100' ? '' : ` ${view.severity} %`}`,
   ].filter(Boolean);
   return (
     <MenuButton
@@ -87,12 +100,13 @@ function ShowAs() {
       menu={{
         selectable: true,
         multiple: true,
-        selectedKeys: [`show ${view.show}`, `prefers ${view.prefers}`, `vision ${view.vision}`],
+        selectedKeys: [`show ${view.show}`, `prefers ${view.prefers}`, `vision ${view.vision}`, `severity ${view.severity}`],
         onClick: ({ key }) => {
           const [what, value] = key.split(' ');
           if (what === 'show') change({ show: value as State });
           else if (what === 'prefers') change({ prefers: value as Preference });
-          else change({ vision: value as Vision });
+          else if (what === 'vision') change({ vision: value as Vision });
+          else change({ severity: value as Severity });
         },
         items: [
           { type: 'group', label: 'State', children: STATES.map((s) => choice(`show ${s}`, STATE_NAMES[s], view.show === s)) },
@@ -102,6 +116,15 @@ function ShowAs() {
             children: PREFERENCES.map((p) => choice(`prefers ${p}`, PREFERENCE_NAMES[p], view.prefers === p)),
           },
           { type: 'group', label: 'Vision', children: VISIONS.map((v) => choice(`vision ${v}`, VISION_NAMES[v], view.vision === v)) },
+          ...(view.vision === 'full'
+            ? []
+            : [
+                {
+                  type: 'group' as const,
+                  label: 'How much of it',
+                  children: SEVERITIES.map((s) => choice(`severity ${s}`, `${s} %`, view.severity === s)),
+                },
+              ]),
         ],
       }}
     >

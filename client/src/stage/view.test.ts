@@ -10,6 +10,7 @@ test('an address nobody wrote shows the first page whole', () => {
     show: 'rest',
     prefers: 'light',
     vision: 'full',
+    severity: '100',
     whole: false,
     selected: null,
     schemes: [],

@@ -41,6 +41,10 @@ export type Preference = (typeof PREFERENCES)[number];
 export const VISIONS = ['full', 'protanopia', 'deuteranopia', 'tritanopia'] as const;
 export type Vision = (typeof VISIONS)[number];
 
+/** How much of the deficiency is shown, per cent: of the last the cone type is missing. */
+export const SEVERITIES = ['25', '50', '75', '100'] as const;
+export type Severity = (typeof SEVERITIES)[number];
+
 /** How the stage looks at the site: all of it stands in the address. */
 export interface StageView {
   page: string | null;
@@ -50,6 +54,7 @@ export interface StageView {
   show: State;
   prefers: Preference;
   vision: Vision;
+  severity: Severity;
   /** Whether the stage has the whole window. */
   whole: boolean;
   /** Id of the block selected on stage. */
@@ -61,7 +66,7 @@ export interface StageView {
 }
 
 /** The names under which the view stands in the address: they go along from step to step. */
-export const VIEW_PARAMS = ['page', 'width', 'span', 'scale', 'show', 'prefers', 'vision', 'selected', 'schemes'] as const;
+export const VIEW_PARAMS = ['page', 'width', 'span', 'scale', 'show', 'prefers', 'vision', 'severity', 'selected', 'schemes'] as const;
 
 const among = <T extends string>(words: readonly T[], word: string | null, otherwise: T): T => words.find((w) => w === word) ?? otherwise;
 
@@ -75,6 +80,7 @@ export function readView(params: URLSearchParams): StageView {
     show: among(STATES, params.get('show'), 'rest'),
     prefers: among(PREFERENCES, params.get('prefers'), 'light'),
     vision: among(VISIONS, params.get('vision'), 'full'),
+    severity: among(SEVERITIES, params.get('severity'), '100'),
     whole: params.get('whole') === 'yes',
     selected: params.get('selected'),
     schemes: params.get('schemes')?.split(' ') ?? [],
@@ -97,6 +103,7 @@ export function writeView(before: URLSearchParams, change: Partial<StageView>): 
   put('show', change.show, 'rest');
   put('prefers', change.prefers, 'light');
   put('vision', change.vision, 'full');
+  put('severity', change.severity, '100');
   put('whole', change.whole === undefined ? undefined : change.whole ? 'yes' : 'no', 'no');
   put('selected', change.selected, '');
   put('schemes', change.schemes?.join(' '), '');

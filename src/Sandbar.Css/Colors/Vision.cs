@@ -25,9 +25,10 @@ public static class Vision
     }
 
     /// <summary>The nine numbers of the matrix, row by row, for filters that work on linear light themselves.</summary>
-    public static IReadOnlyList<double> Numbers(VisionKind kind)
+    /// <param name="severity">0 (none) to 1 (the cone type is missing).</param>
+    public static IReadOnlyList<double> Numbers(VisionKind kind, double severity = 1)
     {
-        var m = Table(kind)[^1];
+        var m = Interpolated(Table(kind), Math.Clamp(severity, 0, 1));
         return [m.M11, m.M12, m.M13, m.M21, m.M22, m.M23, m.M31, m.M32, m.M33];
     }
 

@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { groupBy } from '../../ui/groupBy';
 import { Ratio } from './PairSample';
 
 type Row = Schemas['PairRowView'];
@@ -6,7 +7,7 @@ type Row = Schemas['PairRowView'];
 /** Colours by grounds: what meets, at its worst. */
 export function PairMatrix({ rows }: { rows: readonly Row[] }) {
   const grounds = [...new Map(rows.map((r) => [r.groundName, r.ground]))];
-  const colors = [...Map.groupBy(rows, (r) => r.foregroundName)];
+  const colors = [...groupBy(rows, (r) => r.foregroundName)];
   return (
     <div className="pair-matrix">
       <table aria-label="Colours by grounds">

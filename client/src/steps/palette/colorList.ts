@@ -1,4 +1,5 @@
 import type { ColorView, ThingView } from '../../api/client';
+import { groupBy } from '../../ui/groupBy';
 
 export interface ListedColor {
   thing: ThingView;
@@ -45,7 +46,7 @@ export function narrowed(colors: readonly ListedColor[], wanted: string, filter:
 
 /** The colours by group, in the order in which groups first come up; those of none stand under an empty name. */
 export function grouped(colors: readonly ListedColor[]): readonly { group: string; colors: readonly ListedColor[] }[] {
-  return [...Map.groupBy(colors, (c) => c.stored.group)].map(([group, of]) => ({ group, colors: of }));
+  return [...groupBy(colors, (c) => c.stored.group)].map(([group, of]) => ({ group, colors: of }));
 }
 
 /**
