@@ -93,27 +93,36 @@ internal static class ColorEndpoints
             return TypedResults.Ok<IReadOnlyList<IReadOnlyList<string>>>([.. groups.Select(g => g.Select(i => palette.Colors[i].Id).ToList())]);
         }).WithName("getAlike").ProducesProblem(StatusCodes.Status400BadRequest);
 
-        api.MapPost("/sites/{slug}/colors/picture", async Task<Results<Ok<FoundColors>, ProblemHttpResult>> (string slug, HttpRequest request, OpenSites sites, CancellationToken cancel) =>
+        api.MapPost("/sites/{slug}/colors/picture", (string slug, HttpRequest request, OpenSites sites, CancellationToken cancel) =>
+            OfPictureAsync(slug, request, sites, pixels => PictureColors.Of(pixels, OfPicture).Select(c => (c.Color, (double?)c.Share)), cancel))
+            .WithName("readPicture").Accepts<byte[]>("application/octet-stream").ProducesProblem(StatusCodes.Status400BadRequest).WithMetadata(new RequestSizeLimitAttribute(PictureFile.MostBytes));
+
+        // One point of it, by its shares of width and height.
+        api.MapPost("/sites/{slug}/colors/picture/point", (string slug, double x, double y, HttpRequest request, OpenSites sites, CancellationToken cancel) =>
+            OfPictureAsync(slug, request, sites, pixels => [(pixels.At(x, y), null)], cancel))
+            .WithName("readPoint").Accepts<byte[]>("application/octet-stream").ProducesProblem(StatusCodes.Status400BadRequest).WithMetadata(new RequestSizeLimitAttribute(PictureFile.MostBytes));
+    }
+
+    /// <summary>Reads the picture of a request, one at a time.</summary>
+    private static async Task<Results<Ok<FoundColors>, ProblemHttpResult>> OfPictureAsync(string slug, HttpRequest request, OpenSites sites, Func<Pixels, IEnumerable<(Color Color, double? Share)>> look, CancellationToken cancel)
+    {
+        if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
+        await Reading.WaitAsync(cancel);
+        try
         {
-            if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
-            await Reading.WaitAsync(cancel);
-            try
-            {
-                using var bytes = new MemoryStream();
-                await request.Body.CopyToAsync(bytes, cancel);
-                var colors = PictureColors.Of(PictureFile.Read(bytes.ToArray()), OfPicture);
-                return TypedResults.Ok(new FoundColors(Found(head.Stored.Site, [.. colors.Select(c => ("", ColorText.Hex(c.Color), (double?)c.Share))]), [], 0));
-            }
-            catch (FormatException broken)
-            {
-                return TypedResults.Problem(broken.Message, statusCode: StatusCodes.Status400BadRequest, title: "The picture cannot be read");
-            }
-            finally
-            {
-                Reading.Release();
-            }
-        }).WithName("readPicture").Accepts<byte[]>("application/octet-stream").ProducesProblem(StatusCodes.Status400BadRequest)
-            .WithMetadata(new RequestSizeLimitAttribute(PictureFile.MostBytes));
+            using var bytes = new MemoryStream();
+            await request.Body.CopyToAsync(bytes, cancel);
+            var colors = look(PictureFile.Read(bytes.ToArray())).Select(c => ("", ColorText.Hex(c.Color), c.Share)).ToList();
+            return TypedResults.Ok(new FoundColors(Found(head.Stored.Site, colors), [], 0));
+        }
+        catch (FormatException broken)
+        {
+            return TypedResults.Problem(broken.Message, statusCode: StatusCodes.Status400BadRequest, title: "The picture cannot be read");
+        }
+        finally
+        {
+            Reading.Release();
+        }
     }
 
     private static List<FoundColor> Found(Site site, IReadOnlyList<(string Name, string Css, double? Share)> colors)

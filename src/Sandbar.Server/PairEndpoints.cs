@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Sandbar.Core.Reviewing;
 
@@ -24,6 +25,12 @@ internal static class PairEndpoints
                 return TypedResults.Problem("The pairs have changed meanwhile: look at them again.", statusCode: StatusCodes.Status409Conflict, title: "The pairs have changed");
             return TypedResults.Ok<IReadOnlyList<PairMendView>>([.. PairMends.Of(site, pair, NewId, cancel).Select(PairMendView.Of)]);
         }).WithName("findMends").ProducesProblem(StatusCodes.Status409Conflict);
+
+        api.MapGet("/sites/{slug}/pairs/collapsing", async Task<Results<Ok<IReadOnlyList<CollapsingPairView>>, ProblemHttpResult>> (
+            string slug, [Range(0, 1)] double severity, OpenSites sites, CancellationToken cancel) =>
+            await sites.FindAsync(slug, cancel) is { } head
+                ? TypedResults.Ok<IReadOnlyList<CollapsingPairView>>([.. CollapsingNeighbours.Of(head.Stored.Site, severity, cancel).Select(p => CollapsingPairView.Of(head.Stored.Site, p, severity))])
+                : SiteEndpoints.Missing(slug)).WithName("getCollapsing").ProducesProblem(StatusCodes.Status400BadRequest);
 
         api.MapPost("/sites/{slug}/pairs/mended", async Task<Results<Ok<MendedPairsView>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
             await sites.FindAsync(slug, cancel) is { } head ? TypedResults.Ok(MendedPairsView.Of(head.Stored.Site, cancel)) : SiteEndpoints.Missing(slug)).WithName("mendPairs");

@@ -75,7 +75,7 @@ public sealed record PairInUseView(
         return new(
             PairMends.Key(pair), pair.Kind, look.Part, look.Id, pair.Property, pair.State, PartCatalogue.CellName(look, new CellKey(pair.Property, pair.State, Interval.All)) + On(site, pair.Within),
             site.Palette.Schemes.Get(pair.Scheme).Name, ColorText.Hex(pair.Foreground), ColorText.Hex(pair.Ground), Cut(pair.Ratio), pair.Target, pair.Passes,
-            [.. pair.Places.Take(Told).Select(p => new PairPlaceView(p.Page, site.Pages.Get(p.Page).Name, p.Block, p.Width, p.Dark))]);
+            [.. pair.Places.Take(Told).Select(p => PairPlaceView.Of(site, p))]);
     }
 
     public static double Cut(double ratio) => Math.Floor(ratio * 100) / 100;
@@ -85,7 +85,22 @@ public sealed record PairInUseView(
 
 /// <param name="Width">A width at which it is met, px; 0 for the narrowest.</param>
 /// <param name="Dark">Whether it is met where the visitor prefers dark.</param>
-public sealed record PairPlaceView(string Page, string PageName, string Block, int Width, bool Dark);
+public sealed record PairPlaceView(string Page, string PageName, string Block, int Width, bool Dark)
+{
+    public static PairPlaceView Of(Site site, PairPlace place) => new(place.Page, site.Pages.Get(place.Page).Name, place.Block, place.Width, place.Dark);
+}
+
+/// <summary>Two neighbours that a colour-vision deficiency makes one.</summary>
+/// <param name="Name">What they are, such as <c>Button · Filled and Outlined</c>.</param>
+/// <param name="Seen">Hex of both as they are seen with it.</param>
+/// <param name="Difference">CIEDE2000, all colours seen, and with the deficiency.</param>
+public sealed record CollapsingPairView(VisionKind Kind, string Name, string Scheme, IReadOnlyList<string> Hexes, IReadOnlyList<string> Seen, double Difference, double SeenDifference, IReadOnlyList<PairPlaceView> Places)
+{
+    public static CollapsingPairView Of(Site site, CollapsingPair pair, double severity) => new(
+        pair.Vision, $"{pair.One} and {pair.Other}", site.Palette.Schemes.Get(pair.Scheme).Name, [ColorText.Hex(pair.First), ColorText.Hex(pair.Second)],
+        [.. new[] { pair.First, pair.Second }.Select(c => ColorText.Hex(Vision.Simulate(c, pair.Vision, severity)))],
+        Math.Round(pair.Difference, 1), Math.Round(pair.Seen, 1), [.. pair.Places.Select(p => PairPlaceView.Of(site, p))]);
+}
 
 /// <summary>The pair that is to be mended, at the version it was seen in.</summary>
 public sealed record MendRequest(long Version, string Key);

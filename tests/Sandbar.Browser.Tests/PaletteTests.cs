@@ -51,6 +51,11 @@ public sealed class PaletteTests : IAsyncLifetime
             // The palette has beet already.
             Browser.Until(() => Status() == "2 colours found, 1 ticked.", "the colours");
             Assert.Equal(["70 %", "as beet"], Browser.Driver.FindElements(By.CssSelector(".found-colors li > .quiet")).Select(e => e.Text));
+            // A point of the picture beside them.
+            Browser.Until(() => Browser.Run<bool>("return document.querySelector('.picture-preview')?.complete === true && document.querySelector('.picture-preview').naturalWidth > 0"), "the picture");
+            Browser.Element(".picture-preview").Click();
+            Browser.Until(() => Status() == "3 colours found, 2 ticked.", "the point");
+            Browser.Run<object?>("document.querySelector('.found-colors li input').click()");
             Browser.Named("button", "Add 1 colour").Click();
             Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".color-row")).Any(r => r.Text.Contains("#224466", StringComparison.Ordinal)), "the colour");
         }
@@ -58,6 +63,20 @@ public sealed class PaletteTests : IAsyncLifetime
         {
             folder.Delete(recursive: true);
         }
+    }
+
+    [Fact]
+    public void What_is_clicked_on_the_stage_gives_its_colours()
+    {
+        Browser.Open(workplace.At("/sites/pellwyn/palette"));
+        Browser.Named("button", "From the stage").Click();
+        Browser.OnStage("stage.querySelector('.button-filled').click()");
+        Browser.Until(() => Status().StartsWith("2 colours found", StringComparison.Ordinal) || Status().StartsWith("3 colours found", StringComparison.Ordinal), "its colours");
+        Assert.Equal(["rgb(255, 253, 248)", "rgb(138, 40, 70)"], Browser.Driver.FindElements(By.CssSelector(".found-colors li code")).Select(e => e.Text).Take(2));
+        // Both are in the palette already.
+        Assert.Contains("as chalk", Browser.Element(".found-colors ul").Text, StringComparison.Ordinal);
+        Browser.OnStage("stage.querySelector('.card').click()");
+        Browser.Until(() => Browser.Element(".found-colors ul").Text.Contains("line", StringComparison.Ordinal), "the colours of another");
     }
 
     [Fact]

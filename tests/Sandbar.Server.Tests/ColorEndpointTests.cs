@@ -39,6 +39,19 @@ public sealed class ColorEndpointTests : IAsyncLifetime
         Assert.Contains("no picture that can be read", (await refused.JsonAsync())["detail"]!.GetValue<string>(), StringComparison.Ordinal);
     }
 
+    [Theory]
+    [InlineData("x=0.1&y=0.1", "#224466")]
+    [InlineData("x=1&y=1", "#8a2846")]
+    [InlineData("x=0&y=0", "#224466")]
+    [InlineData("x=1.1&y=0", null)]
+    [InlineData("x=NaN&y=0", null)]
+    public async Task A_point_of_a_picture_is_its_pixel(string at, string? hex)
+    {
+        using var answer = await PictureAsync("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 10 10'><rect width='10' height='7' fill='#224466'/><rect y='7' width='10' height='3' fill='#8a2846'/></svg>", $"/point?{at}");
+        if (hex is null) Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        else Assert.Equal(hex, Assert.Single((await answer.JsonAsync())["colors"]!.AsArray())!["hex"]!.GetValue<string>());
+    }
+
     [Fact]
     public async Task The_plane_has_its_edges_and_its_lines_against_a_ground()
     {
@@ -96,10 +109,10 @@ public sealed class ColorEndpointTests : IAsyncLifetime
         Assert.Empty(after["broken"]!.AsArray());
     }
 
-    private Task<HttpResponseMessage> PictureAsync(string text)
+    private Task<HttpResponseMessage> PictureAsync(string text, string point = "")
     {
         var content = new ByteArrayContent(Encoding.UTF8.GetBytes(text));
         content.Headers.ContentType = new("application/octet-stream");
-        return server.Client.PostAsync("/api/sites/pellwyn/colors/picture", content, Cancel);
+        return server.Client.PostAsync($"/api/sites/pellwyn/colors/picture{point}", content, Cancel);
     }
 }

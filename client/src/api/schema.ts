@@ -372,6 +372,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{slug}/colors/picture/point": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readPoint"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{slug}/pairs": {
         parameters: {
             query?: never;
@@ -398,6 +414,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["findMends"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/pairs/collapsing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getCollapsing"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -527,6 +559,18 @@ export interface components {
             text: string;
             note: string;
             swatch: null | string;
+        };
+        CollapsingPairView: {
+            kind: components["schemas"]["VisionKind"];
+            name: string;
+            scheme: string;
+            hexes: string[];
+            seen: string[];
+            /** Format: double */
+            difference: number;
+            /** Format: double */
+            seenDifference: number;
+            places: components["schemas"]["PairPlaceView"][];
         };
         /** @enum {unknown} */
         ColorFigure: "lightness" | "chroma" | "hue" | "alpha";
@@ -1358,6 +1402,8 @@ export interface components {
             value: null | components["schemas"]["JsonElement"];
             order: null | string[];
         };
+        /** @enum {unknown} */
+        VisionKind: "protanopia" | "deuteranopia" | "tritanopia";
         WordView: {
             code: string;
             label: string;
@@ -2133,6 +2179,44 @@ export interface operations {
             };
         };
     };
+    readPoint: {
+        parameters: {
+            query: {
+                x: number;
+                y: number;
+            };
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundColors"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     getPairs: {
         parameters: {
             query?: never;
@@ -2181,6 +2265,39 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getCollapsing: {
+        parameters: {
+            query: {
+                severity: number;
+            };
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CollapsingPairView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
                 headers: {
                     [name: string]: unknown;
                 };

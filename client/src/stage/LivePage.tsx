@@ -9,6 +9,7 @@ import { FrameContent } from './content';
 import { frameGone, frameLoads, frameShows } from './settled';
 import { FrameSheet } from './frameSheet';
 import { readView, useStageView, type Viewport } from './view';
+import { tellPicked } from './picked';
 import { nearest, walk, type Styled } from './walk';
 import './LivePage.css';
 
@@ -46,6 +47,7 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, o
   const take = useCallback(
     ({ element, look }: Styled) => {
       last.current = element;
+      tellPicked(element);
       setClicked(element);
       onSelect(look, blockOf(element));
     },

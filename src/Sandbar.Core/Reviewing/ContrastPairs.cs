@@ -27,23 +27,7 @@ public static class ContrastPairs
     /// <exception cref="OperationCanceledException">Nobody waits for them any more; asked before each page.</exception>
     public static ImmutableArray<ContrastPair> Of(Site site, CancellationToken cancel)
     {
-        var found = new List<Met>();
-        var cells = new Dictionary<int, CellsAtWidth>();
-        var roles = new Dictionary<(string Scheme, string Role, int Step), Tone>();
-        bool[] preferences = site.Palette.Schemes.Any(s => s.TurnsInto is ReferenceValue) ? [false, true] : [false];
-        foreach (var dark in preferences)
-        {
-            foreach (var page in site.Pages)
-            {
-                cancel.ThrowIfCancellationRequested();
-                foreach (var width in Widths(site, page))
-                {
-                    if (!cells.TryGetValue(width, out var atWidth)) cells[width] = atWidth = new(width);
-                    var walk = new Walk(site, page, width, dark, atWidth, roles, found);
-                    foreach (var block in Blocks.OnPage(site, page)) walk.Visit(block, [walk.Start()]);
-                }
-            }
-        }
+        var found = Look(site, cancel).Met;
         return
         [
             .. from met in found
@@ -55,6 +39,33 @@ public static class ContrastPairs
                orderby pair.Passes, pair.Target == 0, pair.Ratio / Math.Max(pair.Target, 1)
                select pair,
         ];
+    }
+
+    /// <summary>What each block with a ground of its own looks like at Rest at the narrowest width, outer before inner, for visitors who prefer light and for those who prefer dark.</summary>
+    /// <exception cref="OperationCanceledException">Nobody waits for them any more; asked before each page.</exception>
+    internal static IEnumerable<Face> Faces(Site site, CancellationToken cancel) => Look(site, cancel).Faces.Where(f => f.Place.Width == 0);
+
+    /// <summary>Goes through every page, at every width, for every visitor.</summary>
+    private static (List<Met> Met, List<Face> Faces) Look(Site site, CancellationToken cancel)
+    {
+        var (found, faces) = (new List<Met>(), new List<Face>());
+        var cells = new Dictionary<int, CellsAtWidth>();
+        var roles = new Dictionary<(string Scheme, string Role, int Step), Tone>();
+        bool[] preferences = site.Palette.Schemes.Any(s => s.TurnsInto is ReferenceValue) ? [false, true] : [false];
+        foreach (var dark in preferences)
+        {
+            foreach (var page in site.Pages)
+            {
+                cancel.ThrowIfCancellationRequested();
+                foreach (var width in Widths(site, page))
+                {
+                    if (!cells.TryGetValue(width, out var atWidth)) cells[width] = atWidth = new(width);
+                    var walk = new Walk(site, page, width, dark, atWidth, roles, found, faces);
+                    foreach (var block in Blocks.OnPage(site, page)) walk.Visit(block, "", [walk.Start()]);
+                }
+            }
+        }
+        return (found, faces);
     }
 
     /// <summary>Widths that stand for all, px: between two of them no value that matters here changes.</summary>
@@ -118,22 +129,25 @@ public static class ContrastPairs
     }
 
     /// <summary>One way through a page, at one width.</summary>
-    private sealed class Walk(Site site, Page page, int width, bool dark, CellsAtWidth atWidth, Dictionary<(string Scheme, string Role, int Step), Tone> roles, List<Met> found)
+    private sealed class Walk(Site site, Page page, int width, bool dark, CellsAtWidth atWidth, Dictionary<(string Scheme, string Role, int Step), Tone> roles, List<Met> found, List<Face> faces)
     {
         // The block whose elements are looked at.
         private string block = "";
 
         public Around Start() => new(page.Scheme, [Role(page.Scheme, "ground")], Role(page.Scheme, "text"), site.Type.Styles[0]);
 
-        /// <param name="arounds">What the block finds around it, in every state of that.</param>
-        public void Visit(Block block, IReadOnlyList<Around> arounds)
+        /// <param name="outer">Id of the block it stands in.</param>
+        /// <param name="arounds">What the block finds around it, in every state of that; at Rest first.</param>
+        public void Visit(Block block, string outer, IReadOnlyList<Around> arounds)
         {
             // A carrier of a scheme sets the text colour anew; its ground stays what lies behind it.
             if (block.Scheme is { } scheme) arounds = [.. arounds.Select(a => a with { Carried = scheme, Text = Role(scheme, "text") })];
             if (PartCatalogue.Find(block.Part) is not { } part || site.Looks.Find(block.Look) is not { } look) return;
             this.block = block.Id;
             var inside = arounds.SelectMany(around => Look(part, look, block.Own, block.Content, around)).ToList();
-            foreach (var inner in block.Blocks) Visit(inner, inside);
+            var (behind, rest) = (arounds[0], inside[0]);
+            if (rest.Ground[0].Color != behind.Ground[0].Color) faces.Add(new(outer, block.Part, block.Look, Effective(rest.Carried).Id, rest.Ground[0].Color, Here));
+            foreach (var inner in block.Blocks) Visit(inner, block.Id, inside);
         }
 
         /// <summary>Takes down the pairs of one element and says what it is to those inside, in each of its states that is another to them.</summary>

@@ -5,6 +5,13 @@ import { useDraft, useSending } from '../../site/useDraft';
 import { onEscape } from '../../ui/keys';
 import { Problem } from '../../ui/Problem';
 
+declare global {
+  interface Window {
+    /** A web standard that not every browser has (EyeDropper API, WICG). */
+    EyeDropper?: new () => { open: () => Promise<{ sRGBHex: string }> };
+  }
+}
+
 /** A new colour by name and value. Escape gives it up. */
 export function AddColorForm({ onDone, onCancel }: { onDone: (id: string) => void; onCancel: () => void }) {
   const { make } = useActions();
@@ -27,6 +34,16 @@ export function AddColorForm({ onDone, onCancel }: { onDone: (id: string) => voi
     put(event.target.value);
     mend();
   };
+  const fromScreen = async () => {
+    const { EyeDropper } = window;
+    if (!EyeDropper) return;
+    try {
+      setCss((await new EyeDropper().open()).sRGBHex);
+      mend();
+    } catch {
+      // Escape gives it up.
+    }
+  };
   return (
     <form className="add-form" aria-label="Add a colour" onSubmit={submit}>
       <Input
@@ -48,9 +65,16 @@ export function AddColorForm({ onDone, onCancel }: { onDone: (id: string) => voi
         onKeyDown={onEscape(onCancel)}
         onChange={type(setCss)}
       />
-      <Button type="primary" htmlType="submit" loading={sending}>
-        Add
-      </Button>
+      <span className="add-acts">
+        {window.EyeDropper && (
+          <Button onClick={() => void fromScreen()} title="Take the colour of a point anywhere on the screen">
+            Point
+          </Button>
+        )}{' '}
+        <Button type="primary" htmlType="submit" loading={sending}>
+          Add
+        </Button>
+      </span>
       <Problem text={problem} id={id} />
     </form>
   );

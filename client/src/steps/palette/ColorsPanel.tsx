@@ -44,7 +44,7 @@ export function ColorsPanel() {
   });
   const groups = grouped(shown);
   const adding = params.get('color') === 'new';
-  const taking = (['list', 'picture'] as const).find((from) => from === params.get('color'));
+  const taking = (['list', 'picture', 'stage'] as const).find((from) => from === params.get('color'));
   const chosen = adding || taking ? undefined : (colors.find((c) => c.thing.id === params.get('color')) ?? colors[0]);
   const choose = useCallback((id: string) => setAddress({ color: id }), [setAddress]);
   const row = useRef<HTMLLIElement>(null);
@@ -131,6 +131,9 @@ export function ColorsPanel() {
         </Button>{' '}
         <Button size="small" onClick={() => choose('picture')} disabled={taking === 'picture'}>
           From a picture
+        </Button>{' '}
+        <Button size="small" onClick={() => choose('stage')} disabled={taking === 'stage'}>
+          From the stage
         </Button>
       </div>
       {adding && <AddColorForm onDone={workOn} onCancel={giveUp} />}

@@ -5,13 +5,14 @@ import { answered, api, bytesOf, type Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../site/editingContext';
 import { useDraft, useSending } from '../../site/useDraft';
 import { onEscape } from '../../ui/keys';
+import { colorsAt, onPicked } from '../../stage/picked';
 import { Problem } from '../../ui/Problem';
 import './FoundColors.css';
 
 type Found = Schemas['FoundColor'];
 
 interface Props {
-  from: 'list' | 'picture';
+  from: 'list' | 'picture' | 'stage';
   /** Given the id of the first that was added. */
   onDone: (id: string) => void;
   onCancel: () => void;
@@ -25,7 +26,13 @@ export function FoundColors({ from, onDone, onCancel }: Props) {
   const slug = useEditing((e) => e.site.slug);
   const connected = useEditing((e) => e.connected);
   const { make } = useActions();
-  const [text, setText] = useDraft('colour list');
+  const [typed, setText] = useDraft('colour list');
+  const [picked, setPicked] = useState('');
+  const text = from === 'stage' ? picked : typed;
+  // The picture, and an address for it for as long as it is looked at.
+  const [shown, setShown] = useState<{ file: File; url: string } | null>(null);
+  useEffect(() => () => URL.revokeObjectURL(shown?.url ?? ''), [shown]);
+  const [points, setPoints] = useState<readonly Found[]>([]);
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
   const id = useId();
   const path = { slug };
@@ -44,15 +51,30 @@ export function FoundColors({ from, onDone, onCancel }: Props) {
       ),
     onSuccess: ({ colors }) => setLeft(known(colors)),
   });
+  const point = useMutation({
+    mutationFn: ({ file, x, y }: { file: File; x: number; y: number }) =>
+      answered(
+        api.POST('/api/sites/{slug}/colors/picture/point', {
+          params: { path, query: { x, y } },
+          ...bytesOf(file),
+          headers: { 'Content-Type': 'application/octet-stream' },
+        }),
+      ),
+    onSuccess: (found) => setPoints((before) => [...before, ...found.colors]),
+  });
+  useEffect(() => {
+    if (from === 'stage') return onPicked((element) => setPicked(colorsAt(element)));
+  }, [from]);
   const { mutate } = list;
   useEffect(() => {
     // What could not be read without a connection is read when it is back.
-    if (from !== 'list' || text.trim() === '' || !connected) return;
+    if (from === 'picture' || text.trim() === '' || !connected) return;
     const timer = window.setTimeout(() => mutate(text), PAUSE);
     return () => window.clearTimeout(timer);
   }, [from, text, connected, mutate]);
-  const read = from === 'list' ? list : picture;
-  const found = from === 'list' && text.trim() === '' ? undefined : read.data;
+  const read = from === 'picture' ? picture : list;
+  const answer = from !== 'picture' && text.trim() === '' ? undefined : read.data;
+  const found = answer && { ...answer, colors: [...answer.colors, ...points] };
   const chosen = found?.colors.filter((_, i) => !left.has(i)) ?? [];
   const { problem, sending, submit, mend } = useSending(async () => {
     const colors = chosen.map(({ name, css }) => ({ id: crypto.randomUUID(), name, color: css }));
@@ -63,13 +85,17 @@ export function FoundColors({ from, onDone, onCancel }: Props) {
     return null;
   });
   const take = (file: File | undefined) => {
-    if (file) picture.mutate(file);
+    if (file) {
+      setShown({ file, url: URL.createObjectURL(file) });
+      setPoints([]);
+      picture.mutate(file);
+    }
     mend();
   };
   return (
     <form
       className="found-colors"
-      aria-label={from === 'list' ? 'Colours of a list' : 'Colours of a picture'}
+      aria-label={`Colours of ${from === 'list' ? 'a list' : from === 'picture' ? 'a picture' : 'the stage'}`}
       onSubmit={submit}
       onDragOver={(event: DragEvent) => event.preventDefault()}
       onDrop={(event: DragEvent) => {
@@ -87,7 +113,7 @@ export function FoundColors({ from, onDone, onCancel }: Props) {
           className="mono"
           rows={4}
           placeholder={'moss #5f7a3a\nrgb(47 93 58) leaf\n--color-husk: #f6efe2;'}
-          value={text}
+          value={typed}
           maxLength={200_000}
           // It was opened to paste into it.
           autoFocus // eslint-disable-line jsx-a11y/no-autofocus
@@ -97,6 +123,10 @@ export function FoundColors({ from, onDone, onCancel }: Props) {
             mend();
           }}
         />
+      ) : from === 'stage' ? (
+        <p className="quiet">
+          Click anything on the stage, or walk there with the arrow keys: its text, its ground and its lines are listed here.
+        </p>
       ) : (
         <label className="picture-file">
           PNG, JPEG, WebP or SVG: choose a file, drop it here, or paste it
@@ -110,10 +140,23 @@ export function FoundColors({ from, onDone, onCancel }: Props) {
           />
         </label>
       )}
+      {shown && found && (
+        // A point is for the pointer: by key the colours of the picture are listed.
+        // eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-noninteractive-element-interactions
+        <img
+          className="picture-preview"
+          src={shown.url}
+          alt={`${shown.file.name}: press on it to take the colour of a point`}
+          onClick={(event) => {
+            const box = event.currentTarget.getBoundingClientRect();
+            point.mutate({ file: shown.file, x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.height });
+          }}
+        />
+      )}
       <div id={id} role="status" className="quiet">
         {read.isPending ? 'Looking…' : found && said(found, chosen.length)}
       </div>
-      <Problem text={read.error?.message ?? problem} />
+      <Problem text={read.error?.message ?? point.error?.message ?? problem} />
       {found && found.colors.length > 0 && (
         <ul aria-label="Colours that were found">
           {found.colors.map((color, i) => (

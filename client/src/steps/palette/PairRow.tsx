@@ -7,6 +7,7 @@ import { useStageView, widthWithin } from '../../stage/view';
 import { Shortened } from '../../ui/Shortened';
 import { Mends } from './Mends';
 import { PairSample, Ratio } from './PairSample';
+import { PlaceButtons } from './PlaceButtons';
 
 type Row = Schemas['PairRowView'];
 type InUse = Schemas['PairInUseView'];
@@ -39,13 +40,6 @@ export function PairRow({ row, version }: { row: Row; version: number }) {
   );
 }
 
-/** A place by its page, numbered where a page has more than one. */
-function called(places: InUse['places'], i: number): string {
-  const page = places[i]?.pageName ?? '';
-  const same = places.filter((p) => p.pageName === page);
-  return same.length === 1 ? page : `${page} ${places.slice(0, i + 1).filter((p) => p.pageName === page).length}`;
-}
-
 /** A pair in a cell of a look, its places on the pages, and its mends. */
 function PairInUse({ at, version }: { at: InUse; version: number }) {
   const slug = useEditing((e) => e.site.slug);
@@ -70,28 +64,20 @@ function PairInUse({ at, version }: { at: InUse; version: number }) {
           Mend
         </Button>
       )}
-      <span className="pair-pages">
-        {at.places.map((place, i) => (
-          <button
-            key={`${place.page} ${place.block}`}
-            type="button"
-            className="pair-place"
-            aria-label={`Show ${at.where} on ${called(at.places, i)}`}
-            onClick={() =>
-              show({
-                page: place.page,
-                span: 'one',
-                width: widthWithin(place.width, null, view.width),
-                show: at.state,
-                prefers: place.dark ? 'dark' : 'light',
-                selected: place.block,
-              })
-            }
-          >
-            {called(at.places, i)}
-          </button>
-        ))}
-      </span>
+      <PlaceButtons
+        what={at.where}
+        places={at.places}
+        onShow={(place) =>
+          show({
+            page: place.page,
+            span: 'one',
+            width: widthWithin(place.width, null, view.width),
+            show: at.state,
+            prefers: place.dark ? 'dark' : 'light',
+            selected: place.block,
+          })
+        }
+      />
       {mending && <Mends pair={at} version={version} onDone={() => setMending(false)} />}
     </li>
   );

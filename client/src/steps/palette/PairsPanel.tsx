@@ -2,6 +2,7 @@ import { Button, Segmented, Skeleton } from 'antd';
 import { useState } from 'react';
 import { usePairs } from '../../site/figures';
 import { QueryError } from '../../ui/QueryError';
+import { CollapsingPairs } from './CollapsingPairs';
 import { MendAll } from './MendAll';
 import { PairMatrix } from './PairMatrix';
 import { PairRow } from './PairRow';
@@ -28,6 +29,7 @@ export function PairsPanel() {
             { value: 'all', label: `All ${rows.length}` },
             { value: 'failing', label: `Failing ${failing.length}` },
             { value: 'matrix', label: 'Matrix' },
+            { value: 'vision', label: 'Vision' },
           ]}
           onChange={setShown}
         />
@@ -40,7 +42,9 @@ export function PairsPanel() {
       {listed.length === 0 && (
         <p className="empty">{shown === 'failing' ? 'Every pair reaches what it must.' : 'No colours meet on these pages yet.'}</p>
       )}
-      {shown === 'matrix' ? (
+      {shown === 'vision' ? (
+        <CollapsingPairs />
+      ) : shown === 'matrix' ? (
         <PairMatrix rows={rows} />
       ) : (
         <ul className="pair-rows" aria-label="Pairs in use">
