@@ -34,7 +34,7 @@ public sealed class ViewTests(Workplace workplace) : IClassFixture<Workplace>
         { "/sites/pellwyn/palette", ".top-bar .bar-button:has(kbd)" },
         { "/sites/pellwyn/palette?view=schemes", ".role-choice" },
         { "/sites/pellwyn/palette?view=pairs", ".pair-row" },
-        { "/sites/pellwyn/palette?view=pairs", ".ant-segmented-item:nth-child(3)" },
+        { "/sites/pellwyn/palette?view=pairs", ".subhead .ant-segmented-item:nth-child(3)" },
         { "/sites/pellwyn/palette", ".steps .strip button" },
         { "/sites/pellwyn/parts?part=button", ".part-choice" },
         { "/sites/pellwyn/parts?part=button", "[aria-label^='Background in Rest']" },

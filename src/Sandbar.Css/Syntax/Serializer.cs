@@ -105,7 +105,7 @@ public sealed class Serializer
             last = token;
             return;
         }
-        if (last is { } before && Merges(before, token)) text.Append("/**/");
+        if (last is { } before && (Merges(before, token) || OpensComment(token))) text.Append("/**/");
         text.Append(token.Kind switch
         {
             TokenKind.Ident => Identifier(token.Text),
@@ -147,6 +147,10 @@ public sealed class Serializer
         // "</" begins an end tag, and "-->" is a token of its own.
         return a.End != b.Start || (a.IsDelim('<') && b.IsDelim('/')) || (a.IsIdent("--") && b.IsDelim('>'));
     }
+
+    /// <summary>Whether a name that was written with an escape would make <c>&lt;!</c> a token of its own, <c>&lt;!--</c>.</summary>
+    private bool OpensComment(Token token) =>
+        token.Kind is TokenKind.Ident or TokenKind.Function && token.Text.StartsWith("--", StringComparison.Ordinal) && text is [.., '<', '!'];
 
     private static bool StartsItself(TokenKind kind) => kind is TokenKind.Whitespace or TokenKind.String or TokenKind.Colon or TokenKind.Semicolon or TokenKind.Comma
         or TokenKind.OpenSquare or TokenKind.CloseSquare or TokenKind.CloseParen or TokenKind.OpenCurly or TokenKind.CloseCurly;

@@ -26,6 +26,18 @@ public class OverrideTextTests
     [InlineData("a{--x:\\\n")]
     public void What_was_left_open_once_is_closed(string css) => LeavesNothingOpen(css);
 
+    /// <summary>Found by random sheets: an escaped name behind "&lt;!" became the beginning of a comment of HTML.</summary>
+    [Theory]
+    [InlineData(@"<!\--<!--\]@x @font-face{/")]
+    [InlineData(@"<!\--x{a:b}")]
+    [InlineData(@"a{b:<!\--f(c)}")]
+    public void What_was_written_otherwise_the_second_time_is_not(string css)
+    {
+        var once = OverrideText.Of(css).Readable(SheetUse.Release);
+        Assert.NotEmpty(once);
+        Assert.Equal(once, OverrideText.Of(once).Readable(SheetUse.Release));
+    }
+
     /// <summary>Written anew it is read as what was read before, and writing that again changes nothing.</summary>
     [Fact]
     public void What_is_written_says_what_was_read() => OverrideSheets.Any.Sample(
