@@ -28,8 +28,8 @@ public sealed class EdgesTests : IAsyncLifetime
 
         Browser.Named("button", "Add one like it").Click();
         Until("2");
+        Browser.Until(() => Browser.Run<string>("return document.querySelector('.thing-editor .text-field input')?.value ?? ''") == "hairline copy", "the copy");
         var name = Browser.Element(".thing-editor .text-field input");
-        Browser.Until(() => name.GetAttribute("value") == "hairline copy", "the copy");
         name.SendKeys(Keys.Control + "a" + Keys.Null + "Thread" + Keys.Enter);
         Until("3");
         Browser.Starting("button", "Style of Thread").Click();

@@ -70,6 +70,7 @@ public sealed class PaletteTests : IAsyncLifetime
     {
         Browser.Open(workplace.At("/sites/pellwyn/palette"));
         Browser.Named("button", "From the stage").Click();
+        Browser.Element("[aria-label='Colours of the stage']");
         Browser.OnStage("stage.querySelector('.button-filled').click()");
         Browser.Until(() => Status().StartsWith("2 colours found", StringComparison.Ordinal) || Status().StartsWith("3 colours found", StringComparison.Ordinal), "its colours");
         Assert.Equal(["rgb(255, 253, 248)", "rgb(138, 40, 70)"], Browser.Driver.FindElements(By.CssSelector(".found-colors li code")).Select(e => e.Text).Take(2));

@@ -9,7 +9,9 @@ export function PairMatrix({ rows }: { rows: readonly Row[] }) {
   const grounds = [...new Map(rows.map((r) => [r.groundName, r.ground]))];
   const colors = [...groupBy(rows, (r) => r.foregroundName)];
   return (
-    <div className="pair-matrix">
+    // It scrolls, so it must be reachable by key.
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+    <div className="pair-matrix" role="group" aria-label="Matrix" tabIndex={0}>
       <table aria-label="Colours by grounds">
         <thead>
           <tr>
