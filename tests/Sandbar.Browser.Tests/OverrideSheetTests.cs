@@ -36,8 +36,8 @@ public sealed class OverrideSheetTests : IDisposable
 
     private const string Compare =
         """
-        // Of custom properties and what reads them browsers keep the text: quotes stay as they were, and what is open at the end of a sheet stays so.
-        const value = (style, name) => name + (/^--|var\(/.test(name + style.getPropertyValue(name)) ? '' : ': ' + style.getPropertyValue(name)) + ' ' + style.getPropertyPriority(name);
+        // Of custom properties and what reads them, functions of the designer's own ("--calc(") too, browsers keep the text: quotes stay as they were, and what is open at the end of a sheet stays so.
+        const value = (style, name) => name + (/^--|var\(|--[\w-]*\(/.test(name + style.getPropertyValue(name)) ? '' : ': ' + style.getPropertyValue(name)) + ' ' + style.getPropertyPriority(name);
         const say = (rule) => [
           rule.constructor.name, rule.selectorText ?? rule.conditionText ?? rule.name ?? rule.nameList?.join(), rule.media?.mediaText,
           rule.style ? [...rule.style].map((name) => value(rule.style, name)) : [], [...(rule.cssRules ?? [])].map(say),
