@@ -16,8 +16,9 @@ public sealed record PastedColors([property: MaxLength(ColorList.Longest)] strin
 /// <param name="Css">As it was given.</param>
 /// <param name="Hex">As it is painted.</param>
 /// <param name="Share">Of the picture it was found in, 0 to 1; null where it was found in none.</param>
+/// <param name="Paints">What it paints in an SVG; else empty.</param>
 /// <param name="Known">Name of a colour of the palette that is the same; null where there is none.</param>
-public sealed record FoundColor(string Name, string Css, string Hex, double? Share, string? Known);
+public sealed record FoundColor(string Name, string Css, string Hex, double? Share, IReadOnlyList<PaintKind> Paints, string? Known);
 
 /// <summary>Colours that can be taken into the palette, what no colour was found in, and how many there were besides.</summary>
 public sealed record FoundColors(IReadOnlyList<FoundColor> Colors, IReadOnlyList<UnreadLine> Unread, int Left);
@@ -81,7 +82,7 @@ internal static class ColorEndpoints
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
             var list = ColorList.Read(pasted.Text);
-            return TypedResults.Ok(new FoundColors(Found(head.Stored.Site, [.. list.Colors.Select(c => (c.Name, c.Css, (double?)null))]), list.Unread, list.Left));
+            return TypedResults.Ok(new FoundColors(Found(head.Stored.Site, [.. list.Colors.Select(c => new Given(c.Name, c.Css, null, []))]), list.Unread, list.Left));
         }).WithName("readColors").ProducesProblem(StatusCodes.Status400BadRequest);
 
         api.MapGet("/sites/{slug}/colors/alike", async Task<Results<Ok<IReadOnlyList<IReadOnlyList<string>>>, ProblemHttpResult>> (
@@ -94,17 +95,17 @@ internal static class ColorEndpoints
         }).WithName("getAlike").ProducesProblem(StatusCodes.Status400BadRequest);
 
         api.MapPost("/sites/{slug}/colors/picture", (string slug, HttpRequest request, OpenSites sites, CancellationToken cancel) =>
-            OfPictureAsync(slug, request, sites, pixels => PictureColors.Of(pixels, OfPicture).Select(c => (c.Color, (double?)c.Share)), cancel))
+            OfPictureAsync(slug, request, sites, bytes => PictureColors.InFile(bytes, OfPicture).Select(c => new Given("", ColorText.Hex(c.Color), c.Share, c.Paints)), cancel))
             .WithName("readPicture").Accepts<byte[]>("application/octet-stream").ProducesProblem(StatusCodes.Status400BadRequest).WithMetadata(new RequestSizeLimitAttribute(PictureFile.MostBytes));
 
         // One point of it, by its shares of width and height.
         api.MapPost("/sites/{slug}/colors/picture/point", (string slug, double x, double y, HttpRequest request, OpenSites sites, CancellationToken cancel) =>
-            OfPictureAsync(slug, request, sites, pixels => [(pixels.At(x, y), null)], cancel))
+            OfPictureAsync(slug, request, sites, bytes => [new("", ColorText.Hex(PictureFile.Read(bytes).At(x, y)), null, [])], cancel))
             .WithName("readPoint").Accepts<byte[]>("application/octet-stream").ProducesProblem(StatusCodes.Status400BadRequest).WithMetadata(new RequestSizeLimitAttribute(PictureFile.MostBytes));
     }
 
     /// <summary>Reads the picture of a request, one at a time.</summary>
-    private static async Task<Results<Ok<FoundColors>, ProblemHttpResult>> OfPictureAsync(string slug, HttpRequest request, OpenSites sites, Func<Pixels, IEnumerable<(Color Color, double? Share)>> look, CancellationToken cancel)
+    private static async Task<Results<Ok<FoundColors>, ProblemHttpResult>> OfPictureAsync(string slug, HttpRequest request, OpenSites sites, Func<byte[], IEnumerable<Given>> look, CancellationToken cancel)
     {
         if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
         await Reading.WaitAsync(cancel);
@@ -112,8 +113,7 @@ internal static class ColorEndpoints
         {
             using var bytes = new MemoryStream();
             await request.Body.CopyToAsync(bytes, cancel);
-            var colors = look(PictureFile.Read(bytes.ToArray())).Select(c => ("", ColorText.Hex(c.Color), c.Share)).ToList();
-            return TypedResults.Ok(new FoundColors(Found(head.Stored.Site, colors), [], 0));
+            return TypedResults.Ok(new FoundColors(Found(head.Stored.Site, [.. look(bytes.ToArray())]), [], 0));
         }
         catch (FormatException broken)
         {
@@ -125,11 +125,14 @@ internal static class ColorEndpoints
         }
     }
 
-    private static List<FoundColor> Found(Site site, IReadOnlyList<(string Name, string Css, double? Share)> colors)
+    private static List<FoundColor> Found(Site site, IReadOnlyList<Given> colors)
     {
         var hexes = colors.Select(c => ColorText.Hex(ReleasedColor.Of(c.Css))).ToList();
         var known = site.Palette.Colors.GroupBy(c => ColorText.Hex(site.Palette.Row(c).Base)).ToDictionary(g => g.Key, g => g.First().Name, StringComparer.Ordinal);
         var names = ProposedNames.For(site, colors.Select(c => (c.Name, ReleasedColor.Of(c.Css))));
-        return [.. colors.Zip(hexes, names).Select(c => new FoundColor(c.Third, c.First.Css, c.Second, c.First.Share, known.GetValueOrDefault(c.Second)))];
+        return [.. colors.Zip(hexes, names).Select(c => new FoundColor(c.Third, c.First.Css, c.Second, c.First.Share, c.First.Paints, known.GetValueOrDefault(c.Second)))];
     }
+
+    /// <summary>A colour as it was found.</summary>
+    private sealed record Given(string Name, string Css, double? Share, IReadOnlyList<PaintKind> Paints);
 }

@@ -24,4 +24,5 @@ public sealed record MenuView(string Id, string Name, IReadOnlyList<MenuItemView
 public sealed record MenuItemView(string Id, string Label, string Page);
 
 /// <summary>A picture of the shelf.</summary>
-public sealed record PictureView(string Id, string Name);
+/// <param name="Address">Where its bytes are.</param>
+public sealed record PictureView(string Id, string Name, string Address);

@@ -59,7 +59,7 @@ internal static class SiteEndpoints
 
         api.MapGet("/sites/{slug}/uses/{kind}/{id}", async Task<Results<Ok<IReadOnlyList<UseView>>, ProblemHttpResult>> (string slug, string kind, string id, OpenSites sites, CancellationToken cancel) =>
             await sites.FindAsync(slug, cancel) is { } head
-                ? TypedResults.Ok<IReadOnlyList<UseView>>([.. Core.Foundations.Uses.Of(head.Stored.Site, kind, id).Select(UseView.From)])
+                ? TypedResults.Ok<IReadOnlyList<UseView>>([.. Core.Foundations.Uses.Of(head.Stored.Site, kind, id).OrderByDescending(u => u.Step == 0).ThenByDescending(u => u.Step).Select(UseView.From)])
                 : Missing(slug)).WithName("getUses");
 
         api.MapGet("/colors/vision/{kind}", Results<Ok<IReadOnlyList<double>>, NotFound> (string kind, [Range(0, 1)] double severity = 1) =>

@@ -45,7 +45,7 @@ public sealed record SiteView(
             TypeView.Of(site),
             FrameView.Of(site),
             [.. site.Menus.Select(MenuView.Of)],
-            [.. site.Shelf.Where(i => i.Width > 0).Select(i => new PictureView(i.Id, i.Name))],
+            [.. site.Shelf.Where(i => i.Width > 0).Select(i => new PictureView(i.Id, i.Name, StageEndpoints.AssetAddress(i)))],
             [.. site.Looks.Select(look => LookView.Of(site, look))],
             [.. Blocks.CountByPart(site).Select(c => new PartUseView(c.Key, c.Value.Blocks, c.Value.Pages))],
             [.. site.Pages.Select(p => new PageView(p.Id, p.Name, p.Slug))],
@@ -122,7 +122,8 @@ public sealed record PairView(string On, double Ratio, double Target, bool Passe
 {
     public static PairView Of(Site site, Scheme scheme, Color color, string on, double target)
     {
-        var ratio = Contrast.Ratio(color, SchemeColors.Resolve(site.Palette, scheme, on).Color);
+        // As painted: so are the pairs on the pages.
+        var ratio = Contrast.Ratio(Gamut.Rounded(color), Gamut.Rounded(SchemeColors.Resolve(site.Palette, scheme, on).Color));
         // Cut off, not rounded up: 4.49 is no 4.5.
         return new(site.Palette.Roles.Get(on).Name, Math.Floor(ratio * 100) / 100, target, ratio >= target);
     }

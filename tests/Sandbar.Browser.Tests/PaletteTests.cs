@@ -50,7 +50,7 @@ public sealed class PaletteTests : IAsyncLifetime
             Browser.Element(".found-colors input[type=file]").SendKeys(logo);
             // The palette has beet already.
             Browser.Until(() => Status() == "2 colours found, 1 ticked.", "the colours");
-            Assert.Equal(["70 %", "as beet"], Browser.Driver.FindElements(By.CssSelector(".found-colors li > .quiet")).Select(e => e.Text));
+            Assert.Equal(["fill · 70 %", "fill · 30 % · as beet"], Browser.Driver.FindElements(By.CssSelector(".found-colors li > .quiet")).Select(e => e.Text));
             // A point of the picture beside them.
             Browser.Until(() => Browser.Run<bool>("return document.querySelector('.picture-preview')?.complete === true && document.querySelector('.picture-preview').naturalWidth > 0"), "the picture");
             Browser.Element(".picture-preview").Click();

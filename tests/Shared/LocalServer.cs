@@ -41,11 +41,11 @@ public sealed class LocalServer : IAsyncDisposable
         Client = NewClient(app);
     }
 
-    public Task<JsonObject> SiteAsync(string window = "test", long? openedAt = null) =>
-        Client.GetFromJsonAsync<JsonObject>($"/api/sites/pellwyn?window={window}{(openedAt is { } v ? $"&openedAt={v}" : "")}")!;
+    public Task<JsonObject> SiteAsync(string window = "test", long? openedAt = null, string slug = "pellwyn") =>
+        Client.GetFromJsonAsync<JsonObject>($"/api/sites/{slug}?window={window}{(openedAt is { } v ? $"&openedAt={v}" : "")}")!;
 
-    public Task<HttpResponseMessage> EditAsync(long version, object edit, string window = "test", string? gesture = null, long openedAt = 0) =>
-        Client.PostAsJsonAsync("/api/sites/pellwyn/edits", new { version, window, openedAt, gesture = gesture ?? Guid.NewGuid().ToString(), edit });
+    public Task<HttpResponseMessage> EditAsync(long version, object edit, string window = "test", string? gesture = null, long openedAt = 0, string slug = "pellwyn") =>
+        Client.PostAsJsonAsync($"/api/sites/{slug}/edits", new { version, window, openedAt, gesture = gesture ?? Guid.NewGuid().ToString(), edit });
 
     public Task<HttpResponseMessage> TryAsync(long version, object edit, params string[] pages) =>
         Client.PostAsJsonAsync("/api/sites/pellwyn/trials", new { version, edit, pages });

@@ -938,6 +938,7 @@ export interface components {
             hex: string;
             /** Format: double */
             share: null | number;
+            paints: components["schemas"]["PaintKind"][];
             known: null | string;
         };
         FoundColors: {
@@ -1051,6 +1052,8 @@ export interface components {
             name: string;
             slug: string;
         };
+        /** @enum {unknown} */
+        PaintKind: "fill" | "stroke" | "stop";
         PairInUseView: {
             key: string;
             kind: components["schemas"]["PairKind"];
@@ -1157,6 +1160,7 @@ export interface components {
         PictureView: {
             id: string;
             name: string;
+            address: string;
         };
         PlanePoint: {
             /** Format: double */
@@ -1389,6 +1393,7 @@ export interface components {
         UseKind: "thing" | "cell" | "block" | "page" | "overrides";
         UseView: {
             words: string;
+            step: string;
             kind: components["schemas"]["UseKind"];
             of: null | string;
             id: null | string;

@@ -19,6 +19,7 @@ export const KEYS: { keys: string; does: string; lone: boolean }[] = [
     does: 'In tables, from cell to cell; on the stage, to the next element, the one around it and the one within',
     lone: false,
   },
+  { keys: 'Alt ↑ ↓', does: 'In the list of colours, moves the one in hand', lone: false },
   { keys: '=', does: 'In a cell, lists what can be named', lone: false },
   { keys: 'Delete', does: 'In a cell, returns to what it inherits', lone: false },
 ];

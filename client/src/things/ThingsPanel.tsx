@@ -8,14 +8,8 @@ import { useFocusNext } from '../site/useFocusNext';
 import { useEditing } from '../site/editingContext';
 import { Shortened } from '../ui/Shortened';
 import { usesText, withArticle } from '../ui/words';
-import { AddThing } from './AddThing';
-import { ThingEditor } from './ThingEditor';
+import { BelowList } from './BelowList';
 import './ThingsPanel.css';
-
-/** Where the focus goes: the first value of an editor, the chosen row, the button that adds. */
-export const EDITOR = '.thing-editor button.cell, .thing-editor input, .color-editor input:not([type="range"])';
-export const CHOSEN = '[aria-pressed="true"], .below-rows button';
-export const ADD = '.below-rows button';
 
 /** Stands in the address for a thing that is being added. */
 const NEW = 'new';
@@ -40,11 +34,6 @@ export function ThingsPanel({ kind: code }: { kind: string }) {
   }, [chosenId]);
   const [panel, focusNext] = useFocusNext<HTMLDivElement>(adding ? NEW : chosenId);
   if (!kind) return null;
-  // What is new is worked on in its editor; where something is gone, the list is gone on from.
-  const work = (id: string) => {
-    focusNext(EDITOR);
-    choose(id);
-  };
   return (
     <div ref={panel} className="panel-column">
       <div className="rows-above-editor">
@@ -76,29 +65,7 @@ export function ThingsPanel({ kind: code }: { kind: string }) {
           Add {withArticle(kind.name)}
         </Button>
       </div>
-      {adding && (
-        <AddThing
-          kind={kind}
-          onDone={work}
-          onCancel={() => {
-            focusNext(ADD);
-            choose('');
-          }}
-        />
-      )}
-      {chosen && (
-        <ThingEditor
-          key={chosen.id}
-          kind={kind}
-          thing={chosen}
-          others={things}
-          onCopied={work}
-          onRemoved={(by) => {
-            focusNext(CHOSEN);
-            choose(by ?? '');
-          }}
-        />
-      )}
+      <BelowList kind={kind} chosen={chosen} things={things} adding={adding} choose={choose} focusNext={focusNext} />
     </div>
   );
 }

@@ -1,8 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
+import type { MenuProps } from 'antd';
 import { useNavigate, useSearchParams } from 'react-router';
 import { answered, api, type Schemas, type ThingView } from '../api/client';
 import { useEditing } from '../site/editingContext';
 import { stepOfKind } from '../site/stepOfKind';
+import { groupBy } from '../ui/groupBy';
 import { MenuButton } from '../ui/MenuButton';
 import { usesText } from '../ui/words';
 
@@ -33,7 +35,7 @@ export function UsesMenu({ kind, thing }: { kind: string; thing: ThingView }) {
       disabled={thing.uses.length === 0}
       aria-label={`Uses of ${thing.name}: ${usesText(thing.uses)}`}
       menu={{
-        items: (uses.data ?? []).map((use, i) => ({ key: String(i), label: use.words, disabled: placeOf(use) === null })),
+        items: uses.data ? itemsOf(thing.name, uses.data) : [{ key: 'waiting', label: uses.error?.message ?? 'Looking…', disabled: true }],
         onClick: ({ key }) => {
           const use = uses.data?.[Number(key)];
           if (use) go(use);
@@ -43,6 +45,18 @@ export function UsesMenu({ kind, thing }: { kind: string; thing: ThingView }) {
       {usesText(thing.uses)}
     </MenuButton>
   );
+}
+
+/** The uses as items of a menu; where steps are used, by step. */
+function itemsOf(name: string, uses: readonly Use[]): NonNullable<MenuProps['items']> {
+  const item = (use: Use) => ({ key: String(uses.indexOf(use)), label: use.words, disabled: placeOf(use) === null });
+  if (uses.every((use) => use.step === '')) return uses.map(item);
+  return [...groupBy(uses, (use) => use.step)].map(([step, own]) => ({
+    key: `step ${step}`,
+    type: 'group',
+    label: step === '' ? name : `${name} ${step}`,
+    children: own.map(item),
+  }));
 }
 
 /** The step a use is seen in, and what stands in the address there; null where there is none yet. */

@@ -36,11 +36,7 @@ public static class LookCheck
             else if (key.ToString() != text || !known.Add(key)) yield return new(here, $"{Quoted.Text(text)} is not how this setting is written: {key}.");
             else if (cells.Keys.Any(k => CellKey.TryParse(k, out var other) && other != key && other.Property == key.Property && other.State == key.State
                 && other.Widths != Interval.All && key.Widths != Interval.All && other.Widths.Overlaps(key.Widths))) yield return new(here, "These widths overlap those of another value.");
-            else if (property.Refusal(site, value, Rest(cells, rests, key)) is { } refusal) yield return new(here, refusal);
+            else if (property.Refusal(site, value, key.RestIn(cells, rests)) is { } refusal) yield return new(here, refusal);
         }
     }
-
-    /// <summary>The value at Rest that a cell of another state refers to; null at Rest itself, and where nothing is set there.</summary>
-    public static Value? Rest(ImmutableSortedDictionary<string, Value> cells, ImmutableSortedDictionary<string, Value> rests, CellKey key) =>
-        key.State == State.Rest ? null : cells.GetValueOrDefault(key.Property) ?? rests.GetValueOrDefault(key.Property);
 }

@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using System.Collections.Immutable;
 using System.Globalization;
 using Sandbar.Css;
 
@@ -47,6 +48,12 @@ public readonly record struct CellKey(string Property, State State, Interval Wid
         key = read;
         return true;
     }
+
+    /// <summary>The value at Rest that a cell of another state refers to; null at Rest itself, and where nothing is set there.</summary>
+    /// <param name="cells">Among which it stands.</param>
+    /// <param name="rests">Those of the look where <paramref name="cells"/> are a block's own.</param>
+    public Value? RestIn(ImmutableSortedDictionary<string, Value> cells, ImmutableSortedDictionary<string, Value> rests) =>
+        State == State.Rest ? null : cells.GetValueOrDefault(Property) ?? rests.GetValueOrDefault(Property);
 
     public override string ToString()
     {

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Sandbar.Core.Catalogue;
-using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations;
 
@@ -27,7 +26,7 @@ public sealed record SetCell(string Look, string Property, State State, int? Fro
             {
                 Cells = Text is null
                     ? look.Cells.Remove(key)
-                    : look.Cells.SetItem(key, property.Read(site, Text, LookCheck.Rest(look.Cells, look.Cells, Key))),
+                    : look.Cells.SetItem(key, property.Read(site, Text, Key.RestIn(look.Cells, look.Cells))),
             };
             var after = site with { Looks = site.Looks.Put(changed) };
             return Relying(after, part, property, changed) is { } relying ? relying : after;
@@ -51,7 +50,7 @@ public sealed record SetCell(string Look, string Property, State State, int? Fro
     {
         if (State != State.Rest) return null;
         bool IsBroken(ImmutableSortedDictionary<string, Value> cells) => cells.Any(c =>
-            c.Value.DependsOnRest() && CellKey.Parse(c.Key) is var k && k.Property == Property && property.Refusal(after, c.Value, LookCheck.Rest(cells, look.Cells, k)) is not null);
+            c.Value.DependsOnRest() && CellKey.Parse(c.Key) is var k && k.Property == Property && property.Refusal(after, c.Value, k.RestIn(cells, look.Cells)) is not null);
         if (IsBroken(look.Cells)) return new("/text", $"{property.Name} in another state is relative to Rest. Clear that first.");
         var block = Blocks.WithOwnValues(after).FirstOrDefault(b => b.Look == look.Id && IsBroken(b.Own));
         return block is null ? null : new("/text", $"{property.Name} of {block.Name} is relative to Rest in another state. Clear that first.");

@@ -13,7 +13,7 @@ public sealed record TurnScheme(string Id, string Name, string Of) : Edit
         var outcome = new AddThing(SchemeKind.Kind, Id, Name, Like: Of).Apply(site);
         if (outcome.Site is not { } added) return outcome;
         var isLight = TurnedScheme.IsLight(site.Palette, given);
-        var schemes = added.Palette.Schemes.Put(added.Palette.Schemes.Get(Id) with { Colors = TurnedScheme.Of(site.Palette, given), TurnsInto = new WordValue(SchemeKind.StaysAsItIs) });
+        var schemes = added.Palette.Schemes.Put(added.Palette.Schemes.Get(Id) with { Colors = TurnedScheme.Of(site, given), TurnsInto = new WordValue(SchemeKind.StaysAsItIs) });
         if (isLight && given.Dark(site) is null) schemes = schemes.Put(given with { TurnsInto = new ReferenceValue(SchemeKind.Kind, Id) });
         return added with { Palette = added.Palette with { Schemes = schemes } };
     }

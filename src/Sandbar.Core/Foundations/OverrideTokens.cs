@@ -1,6 +1,7 @@
 using System.Runtime.CompilerServices;
 using System.Text;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Palette;
 using Sandbar.Core.Values;
 using Sandbar.Css.Colors;
 using Sandbar.Css.Syntax;
@@ -14,13 +15,17 @@ public static class OverrideTokens
     // Of a sheet that does not change its names are read once.
     private static readonly ConditionalWeakTable<string, IReadOnlyList<SyntaxToken>> Known = [];
 
-    /// <summary>What the overrides refer to, each thing once.</summary>
+    /// <summary>What the overrides refer to, each thing once, and each of its steps.</summary>
     public static IEnumerable<ReferenceValue> References(Site site)
     {
         var written = Written(site.Overrides.Site);
         if (written.Count == 0) return [];
         var names = written.Select(t => t.Text).ToHashSet(StringComparer.Ordinal);
-        return Kinds.AllListed.SelectMany(kind => kind.Things(site).Where(thing => TokensOf(site, kind, thing.Id).Any(names.Contains)).Select(thing => new ReferenceValue(kind.Code, thing.Id)));
+        return from kind in Kinds.AllListed
+               from thing in kind.Things(site)
+               let tokens = TokensOf(site, kind, thing.Id)
+               from step in tokens.Where(names.Contains).Select(token => ColorSteps.All.FirstOrDefault(s => token == tokens[0] + StepText.Suffix(s))).Distinct()
+               select new ReferenceValue(kind.Code, thing.Id, step);
     }
 
     /// <summary>Every custom property the overrides name, or set.</summary>

@@ -9,7 +9,8 @@ namespace Sandbar.Core.Foundations;
 
 /// <summary>A use of a thing.</summary>
 /// <param name="Words">Where, in a designer's words.</param>
-public sealed record Use(string Words, UsePlace Place);
+/// <param name="Step">Of a colour or a role, the step that is used: 1… tints, −1… shades.</param>
+public sealed record Use(string Words, UsePlace Place, int Step = 0);
 
 /// <summary>Where something is used.</summary>
 public abstract record UsePlace;
@@ -40,6 +41,9 @@ public sealed class Uses
 
     private Uses(Site site)
     {
+        // Only blocks that differ from their looks or carry a scheme are asked for: most sites have few.
+        var pageOf = new Lazy<Dictionary<string, string>>(() => site.Pages.SelectMany(page => page.Sections.SelectMany(Blocks.WithInner).Select(block => (block.Id, Page: page.Id)))
+            .DistinctBy(b => b.Id).ToDictionary(b => b.Id, b => b.Page, StringComparer.Ordinal));
         foreach (var kind in Kinds.AllListed)
         {
             foreach (var thing in kind.Things(site))
@@ -52,22 +56,22 @@ public sealed class Uses
             foreach (var (cell, value) in look.Cells)
             {
                 var key = CellKey.Parse(cell);
-                Add(value, new(PartCatalogue.CellName(look, key), new InCell(look.Part, look.Id, key.Property, key.State)));
+                Add(Meant(value, look.Cells, look.Cells, key), new(PartCatalogue.CellName(look, key), new InCell(look.Part, look.Id, key.Property, key.State)));
             }
         }
         foreach (var block in Blocks.WithOwnValues(site))
         {
-            foreach (var value in block.Own.Values) Add(value, new(block.Name, new InBlock(PageOf(block), block.Id)));
+            foreach (var (cell, value) in block.Own) Add(Meant(value, block.Own, site.Looks.Find(block.Look)?.Cells ?? block.Own, CellKey.Parse(cell)), new(block.Name, new InBlock(PageOf(block), block.Id)));
         }
         foreach (var page in site.Pages) Add(SchemeKind.Kind, page.Scheme, new($"page {page.Name}", new InPage(page.Id)));
         foreach (var block in Blocks.All(site))
         {
             if (block.Scheme is { } scheme) Add(SchemeKind.Kind, scheme, new(block.Name, new InBlock(PageOf(block), block.Id)));
         }
-        foreach (var reference in OverrideTokens.References(site)) Add(reference.To, reference.Id, new("Overrides", new InOverrides()));
+        foreach (var reference in OverrideTokens.References(site)) Add(reference.To, reference.Id, new("Overrides", new InOverrides(), reference.Step));
 
         // What stands in the frame is on every page: the first will do.
-        string PageOf(Block block) => site.Pages.FirstOrDefault(p => p.Sections.Any(s => Blocks.WithInner(s).Any(b => b.Id == block.Id)))?.Id ?? (site.Pages.IsEmpty ? "" : site.Pages[0].Id);
+        string PageOf(Block block) => pageOf.Value.GetValueOrDefault(block.Id) ?? (site.Pages.IsEmpty ? "" : site.Pages[0].Id);
     }
 
     /// <summary>The uses of a thing, in the order of the site.</summary>
@@ -101,6 +105,10 @@ public sealed class Uses
         }
     }
 
+    /// <summary>A value with the step of a colour that Rest leads to in the place of a step from Rest.</summary>
+    private static Value Meant(Value value, ImmutableSortedDictionary<string, Value> own, ImmutableSortedDictionary<string, Value> look, CellKey key) =>
+        value.DependsOnRest() && key.RestIn(own, look) is ReferenceValue rest ? value.Map(v => v is RestValue { Step: var step } ? ValueForms.Moved(rest, step) : v) : value;
+
     private static ImmutableSortedDictionary<string, Value>? Turned(ImmutableSortedDictionary<string, Value> values, Func<Value, Value> turn)
     {
         var changed = values.Select(v => KeyValuePair.Create(v.Key, v.Value.Map(turn))).Where(v => !ReferenceEquals(v.Value, values[v.Key])).ToList();
@@ -109,12 +117,12 @@ public sealed class Uses
 
     private void Add(Value value, Use use)
     {
-        foreach (var reference in value.References()) Add(reference.To, reference.Id, use);
+        foreach (var reference in value.References()) Add(reference.To, reference.Id, use with { Step = reference.Step });
     }
 
     private void Add(string kind, string id, Use use)
     {
         if (!places.TryGetValue((kind, id), out var uses)) places[(kind, id)] = uses = [];
-        if (uses.Count == 0 || uses[^1].Words != use.Words) uses.Add(use);
+        if (uses.Count == 0 || (uses[^1].Words, uses[^1].Step) != (use.Words, use.Step)) uses.Add(use);
     }
 }

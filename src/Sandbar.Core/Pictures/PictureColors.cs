@@ -4,9 +4,18 @@ using Sandbar.Css.Colors;
 
 namespace Sandbar.Core.Pictures;
 
+/// <summary>What a colour paints in an SVG.</summary>
+public enum PaintKind
+{
+    Fill,
+    Stroke,
+    Stop,
+}
+
 /// <summary>A colour of a picture.</summary>
 /// <param name="Share">Of the pixels that can be seen, 0 to 1.</param>
-public sealed record PictureColor(Color Color, double Share);
+/// <param name="Paints">What it paints, of an SVG taken by its paints; else none.</param>
+public sealed record PictureColor(Color Color, double Share, ImmutableArray<PaintKind> Paints);
 
 /// <summary>
 /// The colours of a picture: its pixels in clusters of OKLab (k-means from the points that lie farthest out, by weight), each shown by the colour most of it has where one stands out.
@@ -27,6 +36,14 @@ public static class PictureColors
     // A bin with so much of a cluster is a flat colour with what smoothing made of its edges.
     private const double Flat = 0.5;
 
+    /// <summary>The colours of a picture file: of an SVG those it names, of any other what its pixels gather around.</summary>
+    /// <exception cref="FormatException">It cannot be read; the message says why.</exception>
+    public static ImmutableArray<PictureColor> InFile(byte[] bytes, int count)
+    {
+        var pixels = PictureFile.Read(bytes, out var isSvg);
+        return isSvg && SvgPaints.Of(bytes) is { IsEmpty: false } paints ? [.. paints.Take(Most)] : Of(pixels, count);
+    }
+
     /// <summary>By share, the largest first; no more than there are.</summary>
     /// <exception cref="FormatException">Nothing can be seen in it.</exception>
     public static ImmutableArray<PictureColor> Of(Pixels pixels, int count)
@@ -34,7 +51,7 @@ public static class PictureColors
         var bins = Bins(pixels);
         if (bins.Count == 0) throw new FormatException("Nothing can be seen in this picture: every pixel is transparent.");
         var total = bins.Sum(b => b.Weight);
-        return [.. Clusters(bins, count).Select(cluster => new PictureColor(Shown(cluster), cluster.Sum(b => b.Weight) / total)).OrderByDescending(c => c.Share)];
+        return [.. Clusters(bins, count).Select(cluster => new PictureColor(Shown(cluster), cluster.Sum(b => b.Weight) / total, [])).OrderByDescending(c => c.Share)];
     }
 
     private static List<Bin> Bins(Pixels pixels)

@@ -3,6 +3,7 @@ using System.Xml;
 using System.Xml.Linq;
 using SkiaSharp;
 using Svg;
+using Svg.Model.Services;
 using Svg.Skia;
 
 namespace Sandbar.Core.Pictures;
@@ -30,7 +31,11 @@ internal static partial class SvgPicture
     }
 
     /// <exception cref="FormatException">It cannot be read; the message says why.</exception>
-    public static Pixels Read(byte[] bytes)
+    public static Pixels Read(byte[] bytes) => Draw(Open(Safe(bytes)));
+
+    /// <summary>What may be drawn of it.</summary>
+    /// <exception cref="FormatException">It cannot be read; the message says why.</exception>
+    public static XElement Safe(byte[] bytes)
     {
         if (bytes.Length > MostBytes) throw new FormatException($"This SVG is larger than {MostBytes / 1_000_000} MB.");
         var root = Parsed(bytes);
@@ -38,8 +43,21 @@ internal static partial class SvgPicture
         if (Elements(root) > MostElements) throw new FormatException($"This SVG draws more than {MostElements} things: it is too large, or refers to itself.");
         // Without smoothing, every pixel has a colour that the picture names.
         root.SetAttributeValue("shape-rendering", "crispEdges");
+        return root;
+    }
+
+    /// <exception cref="FormatException">It is no drawing; the message says so.</exception>
+    public static SvgDocument Open(XElement root) => Try(() =>
+    {
+        using var reader = root.CreateReader();
+        return SvgService.Open(reader) ?? throw new FormatException();
+    });
+
+    /// <exception cref="FormatException">Nothing is drawn, or it cannot be.</exception>
+    public static Pixels Draw(SvgDocument document)
+    {
         using var svg = new SKSvg();
-        using var picture = Drawn(svg, root);
+        using var picture = Try(() => svg.FromSvgDocument(document));
         var bounds = picture?.CullRect ?? SKRect.Empty;
         if (picture is null || bounds.Width <= 0 || bounds.Height <= 0 || !float.IsFinite(bounds.Width) || !float.IsFinite(bounds.Height)) throw new FormatException("This SVG draws nothing.");
         var scale = Side / Math.Max(bounds.Width, bounds.Height);
@@ -56,12 +74,11 @@ internal static partial class SvgPicture
         return new(info.Width, info.Height, pixels);
     }
 
-    private static SKPicture? Drawn(SKSvg svg, XElement root)
+    private static T Try<T>(Func<T> work)
     {
         try
         {
-            using var reader = root.CreateReader();
-            return svg.Load(reader);
+            return work();
         }
         // What the library makes of what it does not expect.
         catch (Exception failed) when (failed is SvgException or XmlException or FormatException or ArgumentException or InvalidOperationException or NullReferenceException or OverflowException or IndexOutOfRangeException)
@@ -100,7 +117,7 @@ internal static partial class SvgPicture
             if (name.StartsWith("on", StringComparison.OrdinalIgnoreCase) || name == "filter" || (name == "href" && !attribute.Value.StartsWith('#')) || Outside().IsMatch(attribute.Value)) attribute.Remove();
         }
         foreach (var style in root.Descendants().Where(e => e.Name.LocalName == "style"))
-            style.Value = Outside().Replace(style.Value.Replace("@import", "", StringComparison.OrdinalIgnoreCase), "none");
+            style.Value = Outside().Replace(Import().Replace(style.Value, ""), "none");
     }
 
     /// <summary>How many elements are drawn, each as often as something refers to it; more than are taken where it never ends.</summary>
@@ -124,6 +141,9 @@ internal static partial class SvgPicture
             return counts[element] = sum;
         }
     }
+
+    [GeneratedRegex("@import[^;{}]*;?", RegexOptions.IgnoreCase)]
+    private static partial Regex Import();
 
     [GeneratedRegex("""url\(\s*["']?(?!["'#])[^)]*\)?""", RegexOptions.IgnoreCase)]
     private static partial Regex Outside();

@@ -59,7 +59,4 @@ public sealed record ContrastPair(
     ColorSource ForegroundFrom, ColorSource GroundFrom, ImmutableArray<PairPlace> Places)
 {
     public bool Passes => Ratio >= Target;
-
-    /// <summary>Ids of the pages it is met on.</summary>
-    public IEnumerable<string> Pages => Places.Select(p => p.Page).Distinct();
 }

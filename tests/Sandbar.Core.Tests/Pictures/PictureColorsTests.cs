@@ -27,6 +27,24 @@ public class PictureColorsTests
         }
     }
 
+    /// <summary>Made by Pillow (make-picture-fixtures.py): inks instead of light, and more than one frame, of which the first counts.</summary>
+    [Theory]
+    [InlineData("cmyk.jpg")]
+    [InlineData("animated.png")]
+    [InlineData("animated.webp")]
+    public void Rare_forms_of_pictures_are_read(string file)
+    {
+        var found = PictureColors.Of(PictureFile.Read(Made(file)), 4);
+        Assert.Equal([0.7, 0.3], found.Select(c => Math.Round(c.Share, 2)));
+        foreach (var (color, hex) in found.Zip(new[] { "#224466", "#8a2846" })) Assert.True(Difference.Oklab(color.Color, ColorText.Parse(hex)) < 0.02, $"{color} for {hex}");
+    }
+
+    [Fact]
+    public void Other_kinds_of_pictures_are_refused_by_name() =>
+        Assert.Contains("Pictures of this kind are not read", Assert.Throws<FormatException>(() => PictureFile.Read(Made("still.gif"))).Message, StringComparison.Ordinal);
+
+    private static byte[] Made(string file) => File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "fixtures", "pictures", file));
+
     [Fact]
     public void Flat_colours_are_found_to_the_last_bit_and_no_more_than_there_are()
     {
@@ -67,6 +85,40 @@ public class PictureColorsTests
         Assert.Equal([("#8a2846", 0.6), ("#e3b23c", 0.4)], PictureColors.Of(PictureFile.Read(Encoding.UTF8.GetBytes(svg)), 5).Select(c => (ColorText.Hex(c.Color), Math.Round(c.Share, 3))));
     }
 
+    /// <summary>The areas follow from the numbers in it: 10,000 in all, of which what lies on top is seen.</summary>
+    [Fact]
+    public void An_svg_tells_its_fills_strokes_and_stops_by_the_area_they_cover()
+    {
+        const string svg = """
+            <svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100" color="#336699">
+              <style>.sign { fill: #8a2846 }</style>
+              <defs>
+                <linearGradient id="colors"><stop stop-color="#ffffff"/><stop offset="1" stop-color="#000000"/></linearGradient>
+                <linearGradient id="across" href="#colors"/>
+                <symbol id="square" viewBox="0 0 10 10"><rect width="10" height="10"/></symbol>
+                <clipPath id="half"><rect width="100" height="10" fill="lime"/></clipPath>
+              </defs>
+              <rect class="sign" width="100" height="40"/>
+              <rect y="40" width="100" height="20" fill="url(#across)"/>
+              <g opacity="0.5"><rect x="5" y="65" width="20" height="20" fill="none" stroke="currentColor" stroke-width="10"/></g>
+              <use href="#square" x="60" y="60" width="20" height="20" fill="#E3B23C"/>
+              <rect width="100" height="20" fill="#2f5d3a" clip-path="url(#half)"/>
+              <rect y="80" x="60" width="20" height="20" fill="red" opacity="0"/>
+              <circle cx="90" cy="-90" r="5" fill="#8a2846"/>
+            </svg>
+            """;
+        // Half of the picture's 10,000 and more is painted: 3,000 + 1,000 of the rectangles, 2,000 of the gradient, 800 of the frame, 400 of the square.
+        Assert.Equal(
+            [("#8a2846", 3000, "Fill"), ("#000000", 1000, "Stop"), ("#ffffff", 1000, "Stop"), ("#2f5d3a", 1000, "Fill"), ("#336699", 800, "Stroke"), ("#e3b23c", 400, "Fill")],
+            PictureColors.InFile(Encoding.UTF8.GetBytes(svg), 2).Select(c => (ColorText.Hex(c.Color), (int)(Math.Round(c.Share * 7200 / 50) * 50), string.Join(' ', c.Paints)))
+                .OrderByDescending(c => c.Item2).ThenBy(c => Array.IndexOf(["#000000", "#ffffff", "#2f5d3a"], c.Item1)));
+    }
+
+    [Fact]
+    public void A_colour_that_fills_and_strokes_is_told_once() =>
+        Assert.Equal([PaintKind.Fill, PaintKind.Stroke], Assert.Single(PictureColors.InFile(
+            "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 9 9'><rect x='2' y='2' width='5' height='5' fill='teal' stroke='teal'/></svg>"u8.ToArray(), 8)).Paints);
+
     [Theory]
     [InlineData("hello", "no picture")]
     [InlineData("<svg", "cannot be read from line 1")]
@@ -75,7 +127,7 @@ public class PictureColorsTests
     [InlineData("<svg xmlns='http://www.w3.org/2000/svg'><g id='a'><use href='#a'/></g></svg>", "refers to itself")]
     [InlineData("<svg xmlns='http://www.w3.org/2000/svg'><pattern id='a'><rect fill='url(#a)' width='9' height='9'/></pattern><rect fill='url(#a)' width='9' height='9'/></svg>", "refers to itself")]
     public void What_is_no_picture_is_refused_with_the_reason(string text, string reason) =>
-        Assert.Contains(reason, Assert.Throws<FormatException>(() => PictureColors.Of(PictureFile.Read(Encoding.UTF8.GetBytes(text)), 3)).Message, StringComparison.Ordinal);
+        Assert.Contains(reason, Assert.Throws<FormatException>(() => PictureColors.InFile(Encoding.UTF8.GetBytes(text), 3)).Message, StringComparison.Ordinal);
 
     [Fact]
     public void What_grows_beyond_all_bounds_is_refused_before_it_is_drawn()

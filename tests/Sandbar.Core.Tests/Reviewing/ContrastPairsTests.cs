@@ -122,7 +122,7 @@ public class ContrastPairsTests
         // Source: Compositing and Blending Level 1, §9: both colours are mixed with the ground by hand.
         var site = Demo.Site.After(new SetCell("paragraph-standard", "text-color", State.Rest, null, null, "#000000")).After(new SetCell("button-filled", "opacity", State.Rest, null, null, "0.5"));
         var (ground, fill) = (ColorText.Parse("#f6efe2"), ColorText.Parse("#8a2846"));
-        var pair = Of(site).First(p => p is { Look: "button-filled", Property: "text-color", State: State.Rest, Scheme: "day" } && p.Pages.Contains("home"));
+        var pair = Of(site).First(p => p is { Look: "button-filled", Property: "text-color", State: State.Rest, Scheme: "day" } && p.Places.Any(place => place.Page == "home"));
         var mixed = new Color(ColorSpace.Srgb, (ground.C1 + fill.C1) / 2, (ground.C2 + fill.C2) / 2, (ground.C3 + fill.C3) / 2, 1);
         Assert.Equal(ColorText.Hex(mixed), ColorText.Hex(pair.Ground));
     }

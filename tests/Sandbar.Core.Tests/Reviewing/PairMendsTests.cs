@@ -53,6 +53,18 @@ public class PairMendsTests
         Assert.StartsWith(mended.Mended.ToString(CultureInfo.InvariantCulture), mended.Edit!.Describe(broken), StringComparison.Ordinal);
     }
 
+    /// <summary>A button that darkens under the pointer, in a dark scheme: neither black nor white text reads on both, until the choice or the cell gives way.</summary>
+    [Fact]
+    public void Where_a_cell_takes_a_step_of_a_role_the_choice_is_mended_or_the_cell()
+    {
+        var broken = Demo.Site.After(Do.Role("dusk", "action", "rain tint 1"));
+        var hover = ContrastPairs.Of(broken, Cancel).First(p => p is { Look: "button-filled", State: State.Hover, Scheme: "dusk", Passes: false });
+        var mends = PairMends.Of(broken, hover, NewId, Cancel);
+        Assert.Contains(mends, m => m.Words.StartsWith("action in Dusk becomes ", StringComparison.Ordinal) && m.Broken == 0);
+        Assert.Contains(mends, m => m.Words.StartsWith("Button · Filled · background in Hover becomes ", StringComparison.Ordinal) && m.Broken == 0);
+        Assert.Empty(PairMends.All(broken, NewId, Cancel).Left);
+    }
+
     [Fact]
     public void What_cannot_be_mended_is_told()
     {

@@ -49,7 +49,7 @@ export function AddColorForm({ onDone, onCancel }: { onDone: (id: string) => voi
       <Input
         aria-label="Name of the colour"
         aria-describedby={problem === null ? undefined : id}
-        placeholder="name, such as moss"
+        placeholder="name"
         value={name}
         // It was opened to type into it.
         autoFocus // eslint-disable-line jsx-a11y/no-autofocus

@@ -62,7 +62,7 @@ export function AlikeGroups({ colors, groups, within, onWithin, onMerged }: Prop
             <span>
               {ids.map((id) => (
                 <span key={id} className="swatched">
-                  <span className="swatch" style={{ background: colors.find((c) => c.thing.id === id)?.color.hex }} /> {called(id)}
+                  <span className="swatch" style={{ background: colors.find((c) => c.thing.id === id)?.stored.hex }} /> {called(id)}
                 </span>
               ))}
             </span>

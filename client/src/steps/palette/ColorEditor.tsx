@@ -1,43 +1,35 @@
-import { Segmented } from 'antd';
 import { memo, useState } from 'react';
 import type { ColorView, Edit, ThingView } from '../../api/client';
 import { thingsOf } from '../../site/catalogue';
 import { useActions, useEditing } from '../../site/editingContext';
 import { RemoveThing } from '../../things/RemoveThing';
 import { UsesMenu } from '../../things/UsesMenu';
+import { Shortened } from '../../ui/Shortened';
 import { HeldSlider } from '../../values/HeldSlider';
 import { TextField } from '../../values/TextField';
 import { useHeld } from '../../values/useHeld';
 import { ColorFigures } from './ColorFigures';
 import { ColorPlane } from './ColorPlane';
 import { GroundChoice, useGround } from './GroundChoice';
-import { ComputedColor, textOf } from './ComputedColor';
+import { ComputedColor } from './ComputedColor';
 import { Neighbours } from './Neighbours';
 import { cssOf, type Position } from './position';
 import { setColor } from './setColor';
+import { SourceChoice } from './SourceChoice';
 import { StepsTable } from './StepsTable';
-import { useColorSteps } from './useColorSteps';
+import { useAsTried } from './useAsTried';
 import './ColorEditor.css';
 
 interface Props {
   thing: ThingView;
-  /** As it is being tried. */
-  color: ColorView;
   stored: ColorView;
   /** @param by what took its place, where something did */
   onRemoved: (by: string | null) => void;
 }
 
-const SOURCES = [
-  { value: 'given', label: 'Given' },
-  { value: 'mixed', label: 'Mixed' },
-  { value: 'moved', label: 'Moved' },
-];
-
 /** Changes a colour by plane and hue, by typing, or by what it is computed from; the stage follows the hand. */
-export function ColorEditor({ thing, color, stored, onRemoved }: Props) {
-  const { make } = useActions();
-  const colors = useColorSteps();
+export function ColorEditor({ thing, stored, onRemoved }: Props) {
+  const color = useAsTried()(stored);
   // A grey has no hue: the slider keeps the one it had.
   const [lastHue, setLastHue] = useState(0);
   const [ground, setGround] = useGround();
@@ -48,29 +40,23 @@ export function ColorEditor({ thing, color, stored, onRemoved }: Props) {
     held.hold(position);
   };
   const { computed } = stored;
-  const source = !computed ? 'given' : computed.other !== null ? 'mixed' : 'moved';
-  // What it becomes looks the same at first.
-  const computeAs = (next: string) => {
-    const from = computed?.from ?? stored.css;
-    const other = colors.find((c) => c.id !== thing.id)?.name ?? 'white';
-    const none = { share: 0, space: 'oklab', lightness: 0, chroma: 0, hue: 0 };
-    void make(setColor(thing.id, next === 'given' ? stored.hex : textOf({ ...none, from, other: next === 'mixed' ? other : null })));
-  };
   return (
     <section className="color-editor" aria-label={`Colour ${thing.name}`}>
       <div className="subhead">
-        <strong title={thing.name}>{thing.name}</strong>
+        <strong title={thing.name}>
+          <Shortened text={thing.name} end={6} />
+        </strong>
         <span className="quiet">
-          <Neighbours id={thing.id} />
           {color.inSrgb ? `inside sRGB, ${color.hex}` : `outside sRGB: figures are about its fallback ${color.hex}`}
+          <Neighbours id={thing.id} />
         </span>
       </div>
       <StepsTable thing={thing} color={color} />
       <div className="color-controls">
         <div>
-          <Segmented size="small" aria-label="Where the colour comes from" options={SOURCES} value={source} onChange={computeAs} />
+          <SourceChoice thing={thing} stored={stored} />
           {computed ? (
-            <ComputedColor thing={thing} computed={computed} colors={colors} />
+            <ComputedColor thing={thing} computed={computed} />
           ) : (
             <>
               <ColorPlane
@@ -81,7 +67,7 @@ export function ColorEditor({ thing, color, stored, onRemoved }: Props) {
                 marks={color.marks}
                 held={{ ...held, hold }}
               />
-              <GroundChoice ground={ground} onChange={setGround} />
+              <GroundChoice ground={ground.id} onChange={setGround} />
             </>
           )}
         </div>
@@ -102,7 +88,7 @@ export function ColorEditor({ thing, color, stored, onRemoved }: Props) {
               />
             </div>
           )}
-          <ColorFigures thing={thing} color={stored} />
+          <ColorFigures thing={thing} color={color} />
           <ColorFields thing={thing} stored={stored} onRemoved={onRemoved} />
         </div>
       </div>

@@ -30,7 +30,7 @@ export function ColorSelect({ label, value, colors, first, className = '', shown
         ...(first ? [first] : []),
         ...colors.map(({ name, steps }) => ({ label: name, options: steps.map((step) => ({ value: step.name, label: step.name })) })),
       ]}
-      showSearch={{ optionFilterProp: 'label' }}
+      showSearch={{ optionFilterProp: 'label', filterSort: byWhole }}
       popupMatchSelectWidth={240}
       listHeight={360}
       labelRender={() =>
@@ -49,6 +49,12 @@ export function ColorSelect({ label, value, colors, first, className = '', shown
     />
   );
 }
+
+/** What was typed whole comes before what only holds it: a colour before its steps. */
+const byWhole = (a: { label?: React.ReactNode }, b: { label?: React.ReactNode }, { searchValue }: { searchValue: string }): number => {
+  const isWhole = ({ label }: { label?: React.ReactNode }) => Number(String(label).toLowerCase() === searchValue.trim().toLowerCase());
+  return isWhole(b) - isWhole(a);
+};
 
 function Swatch({ hex }: { hex: string | undefined }) {
   return hex === undefined ? null : <span className="swatch" style={{ background: hex }} />;

@@ -1,40 +1,42 @@
 import { Button, Input, Select } from 'antd';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { ThingView } from '../../api/client';
 import { thingsOf } from '../../site/catalogue';
-import type { Editing } from '../../site/editing';
 import { useFocusNext } from '../../site/useFocusNext';
-import { ADD, CHOSEN, EDITOR } from '../../things/ThingsPanel';
+import { ADD, CHOSEN, EDITOR } from '../../things/focus';
 import { onEscape } from '../../ui/keys';
-import { useActions, useEditing, useEditingLater } from '../../site/editingContext';
+import { useActions, useEditing } from '../../site/editingContext';
 import { usePairs } from '../../site/figures';
 import { AddColorForm } from './AddColorForm';
 import { ALIKE, AlikeGroups, useAlike } from './AlikeGroups';
-import { FoundColors } from './FoundColors';
 import { ColorEditor } from './ColorEditor';
+import { PastedColors } from './PastedColors';
+import { PictureColors } from './PictureColors';
+import { StageColors } from './StageColors';
 import { FILTERS, grouped, movedBy, narrowed, type Filter, type ListedColor } from './colorList';
-import { ColorRow } from './ColorRow';
+import { ColorRows } from './ColorRows';
 import { useSetAddress } from '../../site/address';
 import './ColorsPanel.css';
-
-const triedColors = (editing: Editing) => editing.trial?.colors;
 
 /** Every colour with its steps, by group; the chosen one can be changed below. */
 export function ColorsPanel() {
   const things = useEditing((e) => thingsOf(e.site, 'color'));
   const stored = useEditing((e) => e.site.colors);
-  const tried = useEditingLater(triedColors);
   const { make } = useActions();
   const [params] = useSearchParams();
   const setAddress = useSetAddress();
   const [wanted, setWanted] = useState('');
   const [filter, setFilter] = useState<Filter>('all');
   const [folded, setFolded] = useState<ReadonlySet<string>>(new Set());
-  const colors = things.flatMap((thing): ListedColor[] => {
-    const known = stored.find((c) => c.id === thing.id);
-    return known ? [{ thing, stored: known, color: tried?.find((t) => t.id === thing.id) ?? known }] : [];
-  });
+  const colors = useMemo(
+    () =>
+      things.flatMap((thing): ListedColor[] => {
+        const known = stored.find((c) => c.id === thing.id);
+        return known ? [{ thing, stored: known }] : [];
+      }),
+    [things, stored],
+  );
   const [within, setWithin] = useState(ALIKE);
   const alike = useAlike(within, filter === 'alike');
   const failing = usePairs().data?.rows.filter((r) => !r.passes);
@@ -47,18 +49,27 @@ export function ColorsPanel() {
   const taking = (['list', 'picture', 'stage'] as const).find((from) => from === params.get('color'));
   const chosen = adding || taking ? undefined : (colors.find((c) => c.thing.id === params.get('color')) ?? colors[0]);
   const choose = useCallback((id: string) => setAddress({ color: id }), [setAddress]);
-  const row = useRef<HTMLLIElement>(null);
   const chosenId = chosen?.thing.id;
   const [panel, focusNext] = useFocusNext<HTMLDivElement>(adding ? 'new' : (taking ?? chosenId));
   const fold = (group: string) =>
     setFolded((before) => (before.has(group) ? new Set([...before].filter((g) => g !== group)) : new Set([...before, group])));
-  const place = (id: string, before: string | null, group: string) =>
-    void make({ kind: 'placeColor', id, before, group: group === '' ? 'no group' : group });
-  const dropOn = (id: string, on: ThingView) => place(id, on.id, stored.find((c) => c.id === on.id)?.group ?? '');
-  const moveBy = (id: string, by: -1 | 1) => {
-    const to = movedBy(colors, id, by);
-    if (to) place(id, to.before, to.group);
-  };
+  // The same for as long as the colours are: rows are drawn anew only for what they show.
+  const place = useCallback(
+    (id: string, before: string | null, group: string) =>
+      void make({ kind: 'placeColor', id, before, group: group === '' ? 'no group' : group }),
+    [make],
+  );
+  const dropOn = useCallback(
+    (id: string, on: ThingView) => place(id, on.id, stored.find((c) => c.id === on.id)?.group ?? ''),
+    [place, stored],
+  );
+  const moveBy = useCallback(
+    (id: string, by: -1 | 1) => {
+      const to = movedBy(colors, id, by);
+      if (to) place(id, to.before, to.group);
+    },
+    [place, colors],
+  );
   const workOn = (id: string) => {
     focusNext(EDITOR);
     choose(id);
@@ -67,10 +78,6 @@ export function ColorsPanel() {
     focusNext(ADD);
     choose('');
   };
-  // Chosen elsewhere, or added far down a long list, it comes into sight.
-  useEffect(() => {
-    row.current?.scrollIntoView({ block: 'nearest' });
-  }, [chosenId]);
 
   return (
     <div ref={panel} className="panel-column">
@@ -104,20 +111,14 @@ export function ColorsPanel() {
               </button>
             )}
             {!folded.has(group) && (
-              <ul className="chosen-list" aria-label={group === '' ? 'Colours' : `Colours in ${group}`}>
-                {within.map(({ thing, color }) => (
-                  <li key={thing.id} ref={thing.id === chosenId ? row : null}>
-                    <ColorRow
-                      thing={thing}
-                      color={color}
-                      chosen={thing.id === chosen?.thing.id}
-                      onChoose={choose}
-                      onDrop={dropOn}
-                      onMove={moveBy}
-                    />
-                  </li>
-                ))}
-              </ul>
+              <ColorRows
+                label={group === '' ? 'Colours' : `Colours in ${group}`}
+                colors={within}
+                chosen={chosenId}
+                onChoose={choose}
+                onDrop={dropOn}
+                onMove={moveBy}
+              />
             )}
           </section>
         ))}
@@ -137,7 +138,9 @@ export function ColorsPanel() {
         </Button>
       </div>
       {adding && <AddColorForm onDone={workOn} onCancel={giveUp} />}
-      {taking && <FoundColors key={taking} from={taking} onDone={workOn} onCancel={giveUp} />}
+      {taking === 'list' && <PastedColors onDone={workOn} onCancel={giveUp} />}
+      {taking === 'picture' && <PictureColors onDone={workOn} onCancel={giveUp} />}
+      {taking === 'stage' && <StageColors onDone={workOn} onCancel={giveUp} />}
       {chosen && (
         <ColorEditor
           key={chosen.thing.id}

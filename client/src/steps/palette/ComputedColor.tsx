@@ -4,7 +4,7 @@ import { HeldSlider } from '../../values/HeldSlider';
 import { useHeld } from '../../values/useHeld';
 import { ColorSelect } from './ColorSelect';
 import { setColor } from './setColor';
-import type { ColorWithSteps } from './useColorSteps';
+import { useColorSteps } from './useColorSteps';
 import './ComputedColor.css';
 
 type Computed = Schemas['ComputedView'];
@@ -21,14 +21,14 @@ const MOVES = [
 interface Props {
   thing: ThingView;
   computed: Computed;
-  /** All colours; this one cannot be computed from itself. */
-  colors: readonly ColorWithSteps[];
 }
 
 /** What a colour is computed from: two that are mixed, or one that is moved. The stage follows the hand. */
-export function ComputedColor({ thing, computed, colors }: Props) {
+export function ComputedColor({ thing, computed }: Props) {
+  const colors = useColorSteps();
   const held = useHeld<Computed>((next) => setColor(thing.id, textOf(next)));
   const now = held.value ?? computed;
+  // It cannot be computed from itself.
   const others = colors.filter((c) => c.id !== thing.id);
   const set = (change: Partial<Computed>) => {
     held.begin();
@@ -97,5 +97,5 @@ const signed = (by: number) => (by === 0 ? '0' : `${by > 0 ? '+' : '−'}${Math.
 /** As it would be typed. */
 export function textOf({ from, other, share, space, ...moved }: Computed): string {
   if (other !== null) return `mix ${from}, ${other} ${share}% in ${space}`;
-  return [`move ${from}`, ...MOVES.map(({ name }) => `${name} ${signed(moved[name])}`)].join(', ');
+  return [`move ${from}`, ...MOVES.filter(({ name }) => moved[name] !== 0).map(({ name }) => `${name} ${signed(moved[name])}`)].join(', ');
 }

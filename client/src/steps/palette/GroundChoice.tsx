@@ -1,5 +1,5 @@
 import { Select } from 'antd';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useEditing } from '../../site/editingContext';
 
 interface Ground {
@@ -19,14 +19,14 @@ export function useGround(): [Ground, (id: string) => void] {
 }
 
 /** Chooses the ground whose lines of contrast the plane shows. */
-export function GroundChoice({ ground, onChange }: { ground: Ground; onChange: (id: string) => void }) {
+export const GroundChoice = memo(function GroundChoice({ ground, onChange }: { ground: string; onChange: (id: string) => void }) {
   const schemes = useEditing((e) => e.site.schemes);
   return (
     <Select
       size="small"
       className="ground-choice"
       aria-label="Ground of the lines of contrast"
-      value={ground.id}
+      value={ground}
       options={[
         { label: 'Lines of contrast', options: [{ value: '', label: 'No lines of contrast' }] },
         ...schemes.map((s) => ({
@@ -38,4 +38,4 @@ export function GroundChoice({ ground, onChange }: { ground: Ground; onChange: (
       onChange={onChange}
     />
   );
-}
+});

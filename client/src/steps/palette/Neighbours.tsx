@@ -15,5 +15,5 @@ export function Neighbours({ id }: { id: string }) {
   const shown = [near.data?.find((n) => n.isOwn), near.data?.find((n) => !n.isOwn)].filter((n) => n !== undefined);
   if (shown.length === 0) return null;
   const told = near.data?.map((n) => `${n.name}: ${n.difference.toFixed(1)} away`).join('\n');
-  return <span title={`CIEDE2000\n${told}`}>near {shown.map((n) => `${n.name} ${n.difference.toFixed(1)}`).join(', ')} · </span>;
+  return <span title={`CIEDE2000\n${told}`}> · near {shown.map((n) => `${n.name} ${n.difference.toFixed(1)}`).join(', ')}</span>;
 }

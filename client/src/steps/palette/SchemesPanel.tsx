@@ -5,9 +5,7 @@ import { fieldText, kindOf, thingOf, thingsOf } from '../../site/catalogue';
 import { Shortened } from '../../ui/Shortened';
 import { useEditing } from '../../site/editingContext';
 import { useFocusNext } from '../../site/useFocusNext';
-import { AddThing } from '../../things/AddThing';
-import { ThingEditor } from '../../things/ThingEditor';
-import { ADD, CHOSEN, EDITOR } from '../../things/ThingsPanel';
+import { BelowList } from '../../things/BelowList';
 import { useTriedChoice } from '../../values/useTriedChoice';
 import { useSetAddress } from '../../site/address';
 import { ColorSelect } from './ColorSelect';
@@ -29,10 +27,6 @@ export function SchemesPanel() {
   const chosen = adding ? undefined : roles.find((r) => r.id === params.get('role'));
   const choose = (role: string) => setAddress({ role });
   const [panel, focusNext] = useFocusNext<HTMLDivElement>(adding ? 'new' : chosen?.id);
-  const workOn = (id: string) => {
-    focusNext(EDITOR);
-    choose(id);
-  };
   if (!scheme || !kind) return <p className="empty">This site has no scheme.</p>;
   return (
     <div ref={panel} className="panel-column">
@@ -65,29 +59,7 @@ export function SchemesPanel() {
           Add a role
         </Button>
       </div>
-      {adding && (
-        <AddThing
-          kind={kind}
-          onDone={workOn}
-          onCancel={() => {
-            focusNext(ADD);
-            choose('');
-          }}
-        />
-      )}
-      {chosen && (
-        <ThingEditor
-          key={chosen.id}
-          kind={kind}
-          thing={chosen}
-          others={roles}
-          onCopied={workOn}
-          onRemoved={(by) => {
-            focusNext(CHOSEN);
-            choose(by ?? '');
-          }}
-        />
-      )}
+      <BelowList kind={kind} chosen={chosen} things={roles} adding={adding} choose={choose} focusNext={focusNext} />
     </div>
   );
 }

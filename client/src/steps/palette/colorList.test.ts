@@ -4,7 +4,7 @@ import { grouped, movedBy, narrowed, type ListedColor } from './colorList';
 
 const color = (id: string, group = '', more: Partial<ColorView> = {}, uses: string[] = []): ListedColor => {
   const view = { id, css: '#123456', hex: '#123456', group, inSrgb: true, computed: null, ...more } as ColorView;
-  return { thing: { id, name: id, uses } as unknown as ThingView, color: view, stored: view };
+  return { thing: { id, name: id, uses } as unknown as ThingView, stored: view };
 };
 const none = { failing: new Set<string>(), alike: new Set<string>() };
 const ids = (colors: readonly ListedColor[]) => colors.map((c) => c.thing.id).join(' ');

@@ -3,8 +3,6 @@ import { groupBy } from '../../ui/groupBy';
 
 export interface ListedColor {
   thing: ThingView;
-  /** As it is being tried. */
-  color: ColorView;
   stored: ColorView;
 }
 
@@ -40,7 +38,7 @@ export function narrowed(colors: readonly ListedColor[], wanted: string, filter:
   const text = wanted.trim().toLowerCase();
   const holds = (of: string) => of.toLowerCase().includes(text);
   return colors.filter(
-    (c) => KEPT[filter](c, found) && (text === '' || [c.thing.name, c.stored.css, c.color.hex, c.stored.group].some(holds)),
+    (c) => KEPT[filter](c, found) && (text === '' || [c.thing.name, c.stored.css, c.stored.hex, c.stored.group].some(holds)),
   );
 }
 

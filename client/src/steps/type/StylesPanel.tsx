@@ -5,7 +5,7 @@ import { kindOf, thingsOf } from '../../site/catalogue';
 import { useEditing } from '../../site/editingContext';
 import { useFocusNext } from '../../site/useFocusNext';
 import { ThingEditor } from '../../things/ThingEditor';
-import { CHOSEN, EDITOR } from '../../things/ThingsPanel';
+import { CHOSEN, EDITOR } from '../../things/focus';
 import { Shortened } from '../../ui/Shortened';
 import { useFonts } from '../../ui/fonts';
 import { useSetAddress } from '../../site/address';

@@ -36,16 +36,20 @@ public static class SchemeColors
     /// <summary>A step of any colour, counted along its own row.</summary>
     public static Color Along(Color color, int step) => Steps.Of(color).At(StepText.Clamp(step));
 
-    /// <summary>The base colour of the palette that reads best on a ground; black or white where none reaches 4.5 (WCAG 2.2, 1.4.3).</summary>
+    /// <summary>
+    /// The base colour of the palette that reads best on a ground; black or white where none reaches 4.5 (WCAG 2.2, 1.4.3). Judged as painted, in whole bytes: unrounded, one of
+    /// 4.50 may be painted at 4.49.
+    /// </summary>
     public static ResolvedColor Readable(PaletteFoundation palette, Color ground)
     {
+        var painted = Gamut.Rounded(ground);
         var best = palette.Colors
             .Select(c => new ResolvedColor(palette.Row(c).Base, c, 0))
-            .Select(c => (Color: c, Ratio: Contrast.Ratio(c.Color, ground)))
+            .Select(c => (Color: c, Ratio: Contrast.Ratio(Gamut.Rounded(c.Color), painted)))
             .OrderByDescending(c => c.Ratio)
             .FirstOrDefault();
         if (best.Ratio >= Contrast.Text) return best.Color;
-        var plain = Contrast.Ratio(Color.White, ground) >= Contrast.Ratio(Color.Black, ground) ? Color.White : Color.Black;
+        var plain = Contrast.Ratio(Color.White, painted) >= Contrast.Ratio(Color.Black, painted) ? Color.White : Color.Black;
         return new(plain, null, 0);
     }
 

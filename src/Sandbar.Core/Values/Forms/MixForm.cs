@@ -17,7 +17,7 @@ public sealed class MixForm : ValueForm<MixValue>
     /// <summary>The spaces <c>color-mix()</c> takes that mean something to a designer.</summary>
     public static readonly IReadOnlyList<string> Spaces = [UsualSpace, "oklch", "lab", "lch", "srgb", "srgb-linear", "hsl"];
 
-    public static string Number(decimal number) => number.ToString("0.####", CultureInfo.InvariantCulture);
+    private static string Number(decimal number) => number.ToString("0.####", CultureInfo.InvariantCulture);
 
     protected override string Write(Site site, MixValue value) =>
         $"{Begin}{ValueForms.Write(site, value.One)}, {ValueForms.Write(site, value.Other)} {Number(value.Share)}%{(value.Space == UsualSpace ? "" : $" in {value.Space}")}";
