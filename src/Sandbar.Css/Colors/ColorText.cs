@@ -1,3 +1,4 @@
+using System.Buffers;
 using System.Globalization;
 using Sandbar.Css.Syntax;
 
@@ -43,14 +44,8 @@ public static class ColorText
     public static string Hex(Color color)
     {
         var rgb = Gamut.ToSrgb(color);
-        Span<char> text = stackalloc char[9];
-        text[0] = '#';
-        Byte(rgb.C1).TryFormat(text[1..], out _, "x2", CultureInfo.InvariantCulture);
-        Byte(rgb.C2).TryFormat(text[3..], out _, "x2", CultureInfo.InvariantCulture);
-        Byte(rgb.C3).TryFormat(text[5..], out _, "x2", CultureInfo.InvariantCulture);
-        if (Byte(rgb.Alpha) == 255) return new string(text[..7]);
-        Byte(rgb.Alpha).TryFormat(text[7..], out _, "x2", CultureInfo.InvariantCulture);
-        return new string(text);
+        var digits = Convert.ToHexStringLower([Byte(rgb.C1), Byte(rgb.C2), Byte(rgb.C3), Byte(rgb.Alpha)]);
+        return string.Concat("#", digits.EndsWith("ff", StringComparison.Ordinal) ? digits.AsSpan(0, 6) : digits);
         static byte Byte(double channel) => (byte)Math.Round(Math.Clamp(channel, 0, 1) * 255, MidpointRounding.AwayFromZero);
     }
 
@@ -75,21 +70,20 @@ public static class ColorText
         return Math.Round(value, digits).ToString("0.############", CultureInfo.InvariantCulture);
     }
 
-    private static bool TryHex(ReadOnlySpan<char> digits, out Color color)
+    private static bool TryHex(scoped ReadOnlySpan<char> digits, out Color color)
     {
         color = default;
-        Span<int> nibbles = stackalloc int[8];
         if (digits.Length is not (3 or 4 or 6 or 8)) return false;
-        for (var i = 0; i < digits.Length; i++)
+        // Each of the short form's digits stands for two.
+        Span<char> doubled = stackalloc char[8];
+        if (digits.Length <= 4)
         {
-            if (!char.IsAsciiHexDigit(digits[i])) return false;
-            nibbles[i] = digits[i] <= '9' ? digits[i] - '0' : (digits[i] | 0x20) - 'a' + 10;
+            for (var i = 0; i < digits.Length; i++) doubled[2 * i] = doubled[2 * i + 1] = digits[i];
+            digits = doubled[..(2 * digits.Length)];
         }
-        var isShort = digits.Length <= 4;
-        var alpha = digits.Length is 4 ? nibbles[3] * 17 : digits.Length is 8 ? nibbles[6] * 16 + nibbles[7] : 255;
-        color = isShort
-            ? Color.FromBytes((byte)(nibbles[0] * 17), (byte)(nibbles[1] * 17), (byte)(nibbles[2] * 17), alpha / 255d)
-            : Color.FromBytes((byte)(nibbles[0] * 16 + nibbles[1]), (byte)(nibbles[2] * 16 + nibbles[3]), (byte)(nibbles[4] * 16 + nibbles[5]), alpha / 255d);
+        Span<byte> bytes = [0, 0, 0, 255];
+        if (Convert.FromHexString(digits, bytes, out _, out _) != OperationStatus.Done) return false;
+        color = Color.FromBytes(bytes[0], bytes[1], bytes[2], bytes[3] / 255d);
         return true;
     }
 

@@ -5,6 +5,9 @@ namespace Sandbar.Css.Colors;
 /// <summary>A base colour with its computed tints (lighter) and shades (darker), nearest first.</summary>
 public sealed record StepRow(Color Base, ImmutableArray<Color> Tints, ImmutableArray<Color> Shades)
 {
+    /// <summary>The base as it is painted, in whole bytes.</summary>
+    public Color Painted { get; } = Gamut.Rounded(Base);
+
     /// <summary>The colour at a step: 0 is the base, 1… tints, −1… shades.</summary>
     public Color At(int step) => step == 0 ? Base : step > 0 ? Tints[step - 1] : Shades[-step - 1];
 }

@@ -65,7 +65,7 @@ export function FoundForm({ label, found, more = [], looking, onStop, problem, o
     >
       {children}
       <div className="found-beside">
-        {beside}
+        {beside && <div className="beside">{beside}</div>}
         <div>
           <div role="status" className="quiet">
             {looking ? 'Looking… ' : found && said(found, colors.length, chosen.length)}
@@ -90,7 +90,9 @@ export function FoundForm({ label, found, more = [], looking, onStop, problem, o
                     <span className="swatch" style={{ background: color.hex }} />
                     <strong>{color.name}</strong> <code className="quiet">{color.css}</code>
                   </Checkbox>
-                  <span className="quiet">{facts(color)}</span>
+                  <span className="quiet" title={facts(color)}>
+                    {facts(color)}
+                  </span>
                 </li>
               ))}
             </ul>

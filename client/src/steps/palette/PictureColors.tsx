@@ -22,6 +22,7 @@ export function PictureColors({ onDone, onCancel }: FoundProps) {
   useEffect(() => () => URL.revokeObjectURL(shown?.url ?? ''), [shown]);
   const [points, setPoints] = useState<readonly Schemas['FoundColor'][]>([]);
   const stop = useRef<AbortController | null>(null);
+  const input = useRef<HTMLInputElement>(null);
   useEffect(() => () => stop.current?.abort(), []);
   const path = { slug };
   const all = useMutation({
@@ -51,6 +52,8 @@ export function PictureColors({ onDone, onCancel }: FoundProps) {
   });
   const take = (given: File | Schemas['PictureView']) => {
     stop.current?.abort();
+    // What came another way is not the file that was chosen before.
+    if (input.current && input.current.files?.[0] !== given) input.current.value = '';
     setShown(null);
     setPoints([]);
     point.reset();
@@ -87,6 +90,7 @@ export function PictureColors({ onDone, onCancel }: FoundProps) {
       <label className="picture-file">
         PNG, JPEG, WebP or SVG: choose a file, drop it here, or paste it
         <input
+          ref={input}
           type="file"
           accept="image/png,image/jpeg,image/webp,image/svg+xml"
           // It was opened to choose one.

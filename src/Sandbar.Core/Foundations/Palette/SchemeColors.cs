@@ -44,8 +44,8 @@ public static class SchemeColors
     {
         var painted = Gamut.Rounded(ground);
         var best = palette.Colors
-            .Select(c => new ResolvedColor(palette.Row(c).Base, c, 0))
-            .Select(c => (Color: c, Ratio: Contrast.Ratio(Gamut.Rounded(c.Color), painted)))
+            .Select(c => (Row: palette.Row(c), Color: c))
+            .Select(c => (Color: new ResolvedColor(c.Row.Base, c.Color, 0), Ratio: Contrast.Ratio(c.Row.Painted, painted)))
             .OrderByDescending(c => c.Ratio)
             .FirstOrDefault();
         if (best.Ratio >= Contrast.Text) return best.Color;
