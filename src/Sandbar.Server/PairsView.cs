@@ -44,18 +44,11 @@ public sealed record PairRowView(
            let worst = same.First()
            let k = same.Key
            select new PairRowView(
-               $"{k.Foreground} on {k.Ground} · {KindName(k.Kind)}", k.Foreground, k.Of, k.Ground, k.On, k.Kind, PairInUseView.Cut(same.Min(p => p.Ratio)), k.Target, same.All(p => p.Passes),
+               worst.Name, k.Foreground, k.Of, k.Ground, k.On, k.Kind, PairInUseView.Cut(same.Min(p => p.Ratio)), k.Target, same.All(p => p.Passes),
                same.Sum(p => p.Places.Length), [.. new[] { worst.ForegroundFrom.Color, worst.GroundFrom.Color }.OfType<string>().Distinct()],
                [.. same.Select(p => site.Palette.Schemes.Get(p.Scheme).Name).Distinct()], [.. same.Select(p => p.State).Distinct().Order()],
                [.. same.Select(p => PairInUseView.Of(site, p))]),
     ];
-
-    private static string KindName(PairKind kind) => kind switch
-    {
-        PairKind.LargeText => "large text",
-        PairKind.FocusRing => "focus ring",
-        _ => kind.ToString().ToLowerInvariant(),
-    };
 }
 
 /// <param name="Key">What asks for its mends.</param>

@@ -166,9 +166,11 @@ public class HostileFileTests
                 map.Remove(node.GetPropertyName());
                 break;
             case 9 when node is JsonObject inner:
+                // As it was: what is within itself already would grow with every place by as much again.
+                var whole = node.DeepClone();
                 foreach (var (name, held) in inner.ToList())
                 {
-                    if (held is JsonObject or JsonArray) inner[name] = node.DeepClone();
+                    if (held is JsonObject or JsonArray) inner[name] = whole.DeepClone();
                 }
                 break;
             default:

@@ -59,4 +59,14 @@ public sealed record ContrastPair(
     ColorSource ForegroundFrom, ColorSource GroundFrom, ImmutableArray<PairPlace> Places)
 {
     public bool Passes => Ratio >= Target;
+
+    /// <summary>The two colours and their kind of use, such as <c>pollen on leaf · text</c>.</summary>
+    public string Name => $"{ForegroundFrom.Name} on {GroundFrom.Name} · {KindName}";
+
+    private string KindName => Kind switch
+    {
+        PairKind.LargeText => "large text",
+        PairKind.FocusRing => "focus ring",
+        _ => Kind.ToString().ToLowerInvariant(),
+    };
 }

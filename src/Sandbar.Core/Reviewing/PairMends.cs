@@ -15,8 +15,8 @@ namespace Sandbar.Core.Reviewing;
 /// <param name="Color">What the side becomes.</param>
 /// <param name="IsNew">Whether it is a colour the palette does not have yet.</param>
 /// <param name="Difference">CIEDE2000 from what it is.</param>
-/// <param name="Mended">How many kinds of pairs it mends, this one among them.</param>
-/// <param name="Broken">How many that pass now would fail.</param>
+/// <param name="Mended">How many pairs, by name, it mends wherever they are met.</param>
+/// <param name="Broken">How many would fail where they pass now.</param>
 public sealed record PairMend(MendedSide Side, string Words, Color Color, bool IsNew, double Ratio, double Difference, Edit Edit, int Mended, int Broken);
 
 /// <summary>What mending all comes to.</summary>
@@ -53,7 +53,7 @@ public static class PairMends
     {
         var edits = ImmutableArray.CreateBuilder<Edit>();
         var pairs = ContrastPairs.Of(site, cancel);
-        var before = Failing(pairs).Count;
+        var before = pairs;
         var hopeless = new HashSet<string>();
         while (pairs.FirstOrDefault(p => !p.Passes && !hopeless.Contains(Key(p))) is { } worst)
         {
@@ -67,7 +67,7 @@ public static class PairMends
             pairs = ContrastPairs.Of(site, cancel);
         }
         var left = pairs.Where(p => !p.Passes).ToImmutableArray();
-        var mended = before - Failing(pairs).Count;
+        var mended = Mended(before, Failing(pairs));
         return new(edits.Count == 0 ? null : new Together(mended == 1 ? "1 pair mended" : $"{mended} pairs mended", edits.ToImmutable()), mended, left);
     }
 
@@ -117,12 +117,15 @@ public static class PairMends
             var same = now.Where(p => Became(pair, p)).ToList();
             if (same.Count == 0 || same.Exists(p => !p.Passes)) return false;
             var given = side == MendedSide.Text ? pair.Foreground : pair.Ground;
-            mends.Add(new(side, words, color, isNew, same.Min(p => p.Ratio), Difference.Ciede2000(given, color), edit, failing.Except(still).Count(), still.Except(failing).Count()));
+            mends.Add(new(side, words, color, isNew, same.Min(p => p.Ratio), Difference.Ciede2000(given, color), edit, Mended(pairs, still), now.Where(p => !p.Passes && !failing.Contains(Kind(p))).Select(p => p.Name).Distinct().Count()));
             return true;
         }
     }
 
     private static HashSet<string> Failing(ImmutableArray<ContrastPair> pairs) => [.. pairs.Where(p => !p.Passes).Select(Kind)];
+
+    /// <summary>How many pairs, by name as they are listed, fail no longer where they did.</summary>
+    private static int Mended(ImmutableArray<ContrastPair> before, HashSet<string> still) => before.Where(p => !p.Passes && !still.Contains(Kind(p))).Select(p => p.Name).Distinct().Count();
 
     private static ColorSource From(ContrastPair pair, MendedSide side) => side == MendedSide.Text ? pair.ForegroundFrom : pair.GroundFrom;
 
