@@ -81,6 +81,30 @@ internal static class JsonLines
             : throw new FormatException($"{Quoted.Text(name)} is not a number.");
     }
 
+    /// <exception cref="FormatException">It is not there, or is not a number.</exception>
+    public static double Number(this JsonElement request, string name) =>
+        request.TryGetProperty(name, out _) ? request.Number(name, 0) : throw new FormatException($"{Quoted.Text(name)} is missing.");
+
+    /// <exception cref="FormatException">It is not there, or has no members.</exception>
+    public static JsonElement Object(this JsonElement request, string name) => request.TryGetProperty(name, out var value) && value.ValueKind == JsonValueKind.Object
+        ? value
+        : throw new FormatException($"{Quoted.Text(name)} is missing, or is not an object.");
+
+    /// <summary>The bytes of a file that is named.</summary>
+    /// <exception cref="FormatException">It is not named, or cannot be read.</exception>
+    public static byte[] FileBytes(this JsonElement request, string name)
+    {
+        var file = request.Text(name);
+        try
+        {
+            return File.ReadAllBytes(file);
+        }
+        catch (Exception failed) when (failed is IOException or UnauthorizedAccessException or NotSupportedException or ArgumentException)
+        {
+            throw new FormatException($"The file {Quoted.Text(file)} cannot be read.");
+        }
+    }
+
     private static void Write(ReadOnlySequence<byte> line, Answer answer, ArrayBufferWriter<byte> answers)
     {
         if (IsBlank(line)) return;

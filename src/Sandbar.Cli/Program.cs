@@ -4,6 +4,8 @@ using Sandbar.Cli.Verbs;
 var root = new RootCommand("Sandbar: a site's colours, type, looks and overrides, kept in one place. On the command line: the core without the web.")
 {
     ColorVerbs.Command,
+    TypeVerbs.Command,
+    FontVerbs.Command,
     BuildVerb.Command,
     ServeVerb.Command,
 };

@@ -1,10 +1,12 @@
 using System.CommandLine;
+using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 
 namespace Sandbar.Cli;
 
 /// <summary>A field of a request, as it is asked for on the command line.</summary>
+/// <param name="Name">Of a field within another with the other's name and a point before it.</param>
 /// <param name="IsNumber">Whether it is written as a JSON number.</param>
 internal sealed record Field(string Name, string Help, bool IsNumber = false, bool Required = true);
 
@@ -30,11 +32,11 @@ internal static class Verb
                 await using var output = Console.OpenStandardOutput();
                 return await JsonLines.RunAsync(input, output, answer, cancel);
             }
-            var request = new JsonObject { [fields[0].Name] = value };
+            var request = new JsonObject();
+            Put(request, fields[0], value);
             foreach (var (field, argument) in others)
             {
-                if (result.GetValue(argument) is not { } text) continue;
-                request[field.Name] = field.IsNumber && double.TryParse(text, out var number) ? JsonValue.Create(number) : text;
+                if (result.GetValue(argument) is { } text) Put(request, field, text);
             }
             try
             {
@@ -48,5 +50,12 @@ internal static class Verb
             }
         });
         return command;
+    }
+
+    private static void Put(JsonObject request, Field field, string text)
+    {
+        var path = field.Name.Split('.');
+        foreach (var name in path[..^1]) request = (JsonObject)(request[name] ??= new JsonObject());
+        request[path[^1]] = field.IsNumber && double.TryParse(text, CultureInfo.InvariantCulture, out var number) ? JsonValue.Create(number) : text;
     }
 }

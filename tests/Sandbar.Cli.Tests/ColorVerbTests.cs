@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Text.Json;
 
 namespace Sandbar.Cli.Tests;
@@ -14,7 +13,7 @@ public class ColorVerbTests
             """{"color":"#8a2846","to":"oklch"}""", """{"color":"nope","to":"hex"}""", "not json", "[1]", """{"to":"hex"}""", """{"color":"red","to":"nowhere"}""",
             "", """{"color":"rgb(10% 20% 30% / 0.5)","to":"hex"}""", """{"color":"#808080","to":"hsl"}""",
         ];
-        var (code, output, error) = await RunAsync("color convert -", string.Join('\n', asked));
+        var (code, output, error) = await Program.RunAsync("color convert -", string.Join('\n', asked));
         Assert.Equal((0, ""), (code, error));
         var answers = output.TrimEnd('\n').Split('\n').Select(l => JsonDocument.Parse(l).RootElement).ToList();
         Assert.Equal(8, answers.Count);
@@ -33,7 +32,7 @@ public class ColorVerbTests
     [InlineData("color difference -", """{"a":"white","b":"black","method":"oklab"}""", "difference", 1)]
     public async Task Gives_numbers_that_are_not_rounded(string verb, string request, string name, double expected)
     {
-        var (_, output, _) = await RunAsync(verb, request);
+        var (_, output, _) = await Program.RunAsync(verb, request);
         Assert.Equal(expected, JsonDocument.Parse(output).RootElement.GetProperty(name).GetDouble(), 0.01);
     }
 
@@ -51,13 +50,13 @@ public class ColorVerbTests
     [InlineData("color near -", """{"colors":["#8a2846","blue","#8b2947"],"within":2.5}""", """{"groups":[[0,2]]}""")]
     [InlineData("color near -", """{"colors":"red; #fe0000; blue"}""", """{"groups":[[0,1]]}""")]
     [InlineData("color near -", """{"colors":[1]}""", """{"error":"“colors” is not a list of texts."}""")]
-    public async Task Answers_exactly(string verb, string request, string answer) => Assert.Equal(answer + "\n", (await RunAsync(verb, request)).Output);
+    public async Task Answers_exactly(string verb, string request, string answer) => Assert.Equal(answer + "\n", (await Program.RunAsync(verb, request)).Output);
 
     [Fact]
     public async Task With_arguments_it_prints_for_people_and_fails_with_1()
     {
-        Assert.Contains("21", (await RunAsync("color contrast black white", "")).Output, StringComparison.Ordinal);
-        var (code, output, error) = await RunAsync("color contrast black", "");
+        Assert.Contains("21", (await Program.RunAsync("color contrast black white", "")).Output, StringComparison.Ordinal);
+        var (code, output, error) = await Program.RunAsync("color contrast black", "");
         Assert.Equal((1, ""), (code, output));
         Assert.Contains("ground", error, StringComparison.Ordinal);
     }
@@ -67,20 +66,8 @@ public class ColorVerbTests
     {
         const int count = 100_000;
         var requests = string.Concat(Enumerable.Range(0, count).Select(i => $$"""{"color":"#{{i:x6}}","to":"oklch"}""" + "\n"));
-        var (code, output, _) = await RunAsync("color convert -", requests);
+        var (code, output, _) = await Program.RunAsync("color convert -", requests);
         Assert.Equal(0, code);
         Assert.Equal(count, output.Count(c => c == '\n'));
-    }
-
-    private static async Task<(int Code, string Output, string Error)> RunAsync(string arguments, string input)
-    {
-        var info = new ProcessStartInfo(Path.Combine(AppContext.BaseDirectory, "sandbar"), arguments) { RedirectStandardInput = true, RedirectStandardOutput = true, RedirectStandardError = true };
-        using var process = Process.Start(info)!;
-        var output = process.StandardOutput.ReadToEndAsync();
-        var error = process.StandardError.ReadToEndAsync();
-        await process.StandardInput.WriteAsync(input);
-        process.StandardInput.Close();
-        await process.WaitForExitAsync();
-        return (process.ExitCode, await output, await error);
     }
 }

@@ -117,17 +117,8 @@ internal static class ColorVerbs
 
     private static void Extract(JsonElement request, Utf8JsonWriter writer)
     {
-        var file = request.Text("file");
         var count = Count(request, "count", 8, least: 1, PictureColors.Most);
-        byte[] bytes;
-        try
-        {
-            bytes = File.ReadAllBytes(file);
-        }
-        catch (Exception failed) when (failed is IOException or UnauthorizedAccessException or NotSupportedException or ArgumentException)
-        {
-            throw new FormatException($"The file {Quoted.Text(file)} cannot be read.");
-        }
+        var bytes = request.FileBytes("file");
         writer.WriteStartArray("colors");
         foreach (var color in PictureColors.Of(PictureFile.Read(bytes), count))
         {

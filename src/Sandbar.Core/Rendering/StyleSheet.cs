@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Values;
 
 namespace Sandbar.Core.Rendering;
@@ -57,4 +58,5 @@ public sealed record Rule(string Key, Layer Layer, string Selector, bool Hover, 
 public sealed record FontFace(string Family, ShelfItem Item, int WeightFrom, int WeightTo, bool Italic);
 
 /// <summary>All that a site's foundations, looks and own values come to, in sheet order. Overrides are kept apart: they are the designer's text.</summary>
-public sealed record StyleSheet(string SiteName, ImmutableArray<FontFace> Fonts, ImmutableArray<Rule> Rules, string Overrides);
+/// <param name="Fallbacks">What stands in for the fonts until they are there.</param>
+public sealed record StyleSheet(string SiteName, ImmutableArray<FontFace> Fonts, ImmutableArray<FallbackFace> Fallbacks, ImmutableArray<Rule> Rules, string Overrides);

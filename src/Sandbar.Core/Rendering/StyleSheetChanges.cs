@@ -13,7 +13,7 @@ public static class StyleSheetChanges
     /// <summary>What changed rule by rule; null where rules came or went, so that only the whole sheet will do.</summary>
     public static ImmutableArray<RuleChange>? Between(StyleSheet before, StyleSheet after)
     {
-        if (before.Rules.Length != after.Rules.Length || !before.Fonts.SequenceEqual(after.Fonts)) return null;
+        if (before.Rules.Length != after.Rules.Length || !before.Fonts.SequenceEqual(after.Fonts) || !before.Fallbacks.SequenceEqual(after.Fallbacks)) return null;
         var changes = ImmutableArray.CreateBuilder<RuleChange>();
         foreach (var (a, b) in before.Rules.Zip(after.Rules))
         {

@@ -21,7 +21,7 @@ public static class StyleSheetRenderer
             }
         }
         foreach (var block in Blocks.WithOwnValues(site)) rules.AddRange(roleSteps.Noting(LookRules.OfOwn(site, block)));
-        return new(site.Name, Fonts(site), [.. FoundationRules.Of(site, roleSteps), .. rules], site.Overrides.Site);
+        return new(site.Name, Fonts(site), [.. site.Type.Families.Select(FallbackFace.Of).OfType<FallbackFace>().DistinctBy(f => f.Family)], [.. FoundationRules.Of(site, roleSteps), .. rules], site.Overrides.Site);
     }
 
     private static ImmutableArray<FontFace> Fonts(Site site) =>

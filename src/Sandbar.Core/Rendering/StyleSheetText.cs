@@ -3,6 +3,7 @@ using System.Runtime.CompilerServices;
 using System.Text;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Values;
 using Sandbar.Css.Syntax;
 
@@ -54,6 +55,21 @@ public static class StyleSheetText
                   font-weight: {{font.WeightFrom}} {{font.WeightTo}};
                   font-style: {{(font.Italic ? "italic" : "normal")}};
                   font-display: swap;
+                }
+
+                """);
+        }
+        foreach (var face in sheet.Fallbacks)
+        {
+            text.Append(CultureInfo.InvariantCulture, $$"""
+
+                @font-face {
+                  font-family: {{Serializer.String(face.Family)}};
+                  src: {{string.Join(", ", face.Locals.Select(l => $"local({Serializer.String(l)})"))}};
+                  size-adjust: {{FallbackFace.Percentage(face.SizeAdjust)}};
+                  ascent-override: {{FallbackFace.Percentage(face.Ascent)}};
+                  descent-override: {{FallbackFace.Percentage(face.Descent)}};
+                  line-gap-override: {{FallbackFace.Percentage(face.LineGap)}};
                 }
 
                 """);

@@ -100,7 +100,7 @@ public class TypeEditTests
     {
         var site = Demo.Site.After(Do.Letters("fraunces", "Literata"));
         var sheet = SiteRelease.StyleSheet(site);
-        Assert.Contains("--family-heading: \"Literata\", Georgia, serif;", sheet, StringComparison.Ordinal);
+        Assert.Contains("--family-heading: \"Literata\", \"Literata Fallback\", Georgia, serif;", sheet, StringComparison.Ordinal);
         Assert.Contains("literata-latin-wght-normal.woff2\") format(\"woff2\");\n  font-weight: 200 900;", sheet, StringComparison.Ordinal);
         Assert.DoesNotContain("Fraunces", sheet, StringComparison.Ordinal);
         Assert.DoesNotContain(site.Shelf, i => i.Name == "Fraunces");

@@ -51,7 +51,7 @@ public sealed class FamilyKind : NamedKind<Family>
 
     protected override Family Create(Site site, string id) => new(id, "", "", "", []);
 
-    protected override IEnumerable<Token> Tokens(SiteReads reads, Family thing) => [new(Token(thing), FamilyList.Css(thing.Stack), thing.Id)];
+    protected override IEnumerable<Token> Tokens(SiteReads reads, Family thing) => [new(Token(thing), FallbackFace.Stack(thing), thing.Id)];
 
     private static Family Lettered(Family family, string name) =>
         BundledFamilies.ByName(name) is { } bundled ? bundled.AsFamily(family.Id, family.CssName) : family;

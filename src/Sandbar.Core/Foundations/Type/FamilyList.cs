@@ -16,6 +16,18 @@ public static class FamilyList
     /// <summary>The family that a list asks for first, without quotes; empty where it cannot be read.</summary>
     public static string First(string css) => Names(css) is [var first, ..] ? first : "";
 
+    /// <summary>The family that a list asks for last; empty where it cannot be read.</summary>
+    public static string Last(string css) => Names(css) is [.., var last] ? last : "";
+
+    /// <summary>The list as it is released, with one more family after the first.</summary>
+    public static string After(string css, string family)
+    {
+        var values = Parser.ParseValues(css);
+        var first = values.TakeWhile(v => v is not Token { Kind: TokenKind.Comma }).ToImmutableArray();
+        var rest = values[first.Length..];
+        return $"{Serializer.Values(first)}, {Serializer.String(family)}{Serializer.Values(rest)}";
+    }
+
     /// <summary>The families of a list in order; null where it is none.</summary>
     private static ImmutableArray<string>? Names(string css)
     {

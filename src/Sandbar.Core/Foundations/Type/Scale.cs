@@ -31,5 +31,8 @@ public static class Scale
 
     private static double Width(TypeScale scale, int end) => (double)scale.Ends[end].Width.Amount();
 
-    private static double At(ScaleEnd end, int step) => (double)end.Base.Amount() * Math.Pow((double)end.Ratio.Amount(), step);
+    /// <summary>A position's size where the base and the ratio are known.</summary>
+    public static double At(double size, double ratio, int step) => size * Math.Pow(ratio, step);
+
+    private static double At(ScaleEnd end, int step) => At((double)end.Base.Amount(), (double)end.Ratio.Amount(), step);
 }

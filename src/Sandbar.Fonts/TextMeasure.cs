@@ -1,0 +1,65 @@
+using System.Runtime.InteropServices;
+using HarfBuzzSharp;
+using Buffer = HarfBuzzSharp.Buffer;
+
+namespace Sandbar.Fonts;
+
+/// <summary>How wide text is in a font, as a browser sets it: the whole of it shaped at once, with kerning and ligatures, not hinted.</summary>
+public sealed class TextMeasure : IDisposable
+{
+    /// <summary>Parts of a font unit that are told apart.</summary>
+    private const int Parts = 64;
+
+    private readonly Blob blob;
+    private readonly Face face;
+    private readonly FontFile file;
+
+    public TextMeasure(FontFile file)
+    {
+        this.file = file;
+        blob = Copied(file.Unwrapped());
+        face = new(blob, 0);
+    }
+
+    /// <summary>What the font has letters for.</summary>
+    public CharacterSet Characters => file.Facts.Characters;
+
+    /// <summary>The width of a text, px.</summary>
+    /// <param name="size">Of the letters, px, above 0.</param>
+    /// <param name="weight">Of a variable font the nearest it has.</param>
+    public double Width(string text, double size, double weight)
+    {
+        if (text.Length == 0) return 0;
+        var unitsPerEm = file.Facts.Metrics.UnitsPerEm;
+        using var font = new Font(face);
+        font.SetScale(unitsPerEm * Parts, unitsPerEm * Parts);
+        font.SetFunctionsOpenType();
+        // A browser sets the optical size by itself (font-optical-sizing: auto).
+        font.SetVariations([.. file.Facts.Axes.Where(a => a.Tag is "wght" or "opsz").Select(a => new Variation { Tag = Tag.Parse(a.Tag), Value = (float)Math.Clamp(a.Tag == "wght" ? weight : size, a.Least, a.Most) })]);
+        using var buffer = new Buffer();
+        buffer.AddUtf16(text);
+        buffer.GuessSegmentProperties();
+        font.Shape(buffer);
+        return buffer.GetGlyphPositionSpan().ToArray().Sum(p => (double)p.XAdvance) / Parts * size / unitsPerEm;
+    }
+
+    // A copy of HarfBuzz's own: what Blob.FromStream makes goes with the next garbage collection, and every letter is then as wide as any other.
+    internal static Blob Copied(byte[] bytes)
+    {
+        var pinned = GCHandle.Alloc(bytes, GCHandleType.Pinned);
+        try
+        {
+            return new(pinned.AddrOfPinnedObject(), bytes.Length, MemoryMode.Duplicate);
+        }
+        finally
+        {
+            pinned.Free();
+        }
+    }
+
+    public void Dispose()
+    {
+        face.Dispose();
+        blob.Dispose();
+    }
+}

@@ -1,0 +1,50 @@
+using Sandbar.Core.Foundations.Type;
+using Sandbar.Core.Rendering;
+using Sandbar.Fonts;
+
+namespace Sandbar.Core.Tests.Foundations.Type;
+
+/// <summary>Faces that keep the place of fonts on their way. That lines and text take the same room with them is held in Chromium (<c>FallbackFaceTests</c> of the browser).</summary>
+public class FallbackFaceTests
+{
+    /// <summary>Debian's fonts-liberation, which Chromium's package brings along.</summary>
+    [Theory]
+    [InlineData("Sans")]
+    [InlineData("Serif")]
+    [InlineData("Mono")]
+    public void Local_fonts_are_as_wide_as_those_of_Debian(string name)
+    {
+        var file = $"/usr/share/fonts/truetype/liberation/Liberation{name}-Regular.ttf";
+        Assert.SkipUnless(File.Exists(file), "fonts-liberation is not there.");
+        using var measure = new TextMeasure(FontFile.Read(File.ReadAllBytes(file)));
+        var local = name switch
+        {
+            "Sans" => LocalFont.Sans,
+            "Serif" => LocalFont.Serif,
+            _ => LocalFont.Mono,
+        };
+        Assert.Equal(measure.Width(FallbackFace.Sample, 1, 400), local.SampleWidth, 1e-3);
+        Assert.Contains($"Liberation {name}", local.Names);
+    }
+
+    [Fact]
+    public void Every_family_of_a_site_has_one_behind_it_in_its_list()
+    {
+        var css = StyleSheetText.Release(StyleSheetRenderer.Render(Demo.Site), item => item.File);
+        foreach (var family in Demo.Site.Type.Families)
+        {
+            var first = FamilyList.First(family.Stack);
+            Assert.Contains($"--family-{family.CssName}: \"{first}\", \"{first} Fallback\",", css, StringComparison.Ordinal);
+            Assert.Contains($"font-family: \"{first} Fallback\";", css, StringComparison.Ordinal);
+        }
+    }
+
+    [Fact]
+    public void A_family_without_files_stands_for_itself()
+    {
+        var family = Demo.Site.Type.Families[0] with { Files = [], Stack = "Georgia, serif" };
+        Assert.Null(FallbackFace.Of(family));
+        Assert.Equal("Georgia, serif", FallbackFace.Stack(family));
+        Assert.Equal("\"A\", \"B\"", FamilyList.After("\"A\"", "B"));
+    }
+}
