@@ -188,6 +188,7 @@ public sealed class PaletteCourseTests : IAsyncLifetime
         Browser.Until(() => Browser.Driver.Url.Contains("vision=deuteranopia", StringComparison.Ordinal) && Browser.Driver.FindElements(By.CssSelector(".selection")).Count > 0, "them as they are seen");
         Browser.Until(() => Browser.Run<string>("return getComputedStyle(document.querySelector('.stage-room')).filter").Contains("vision", StringComparison.Ordinal), "the stage through those eyes");
         Browser.Named("label", "Colours").Click();
+        Browser.Element(".color-row .strip");
         Browser.Until(() => Browser.Run<string>("return getComputedStyle(document.querySelector('.color-row .strip')).filter").Contains("vision", StringComparison.Ordinal), "the palette through them");
     }
 
@@ -198,7 +199,7 @@ public sealed class PaletteCourseTests : IAsyncLifetime
         Browser.Settle();
     }
 
-    private IWebElement Row(string name) => Browser.Driver.FindElements(By.CssSelector(".color-row")).First(r => r.FindElement(By.CssSelector(".color-name")).GetAttribute("title") == name);
+    private IWebElement Row(string name) => Browser.Element($".color-row:has(.color-name[title='{name}'])");
 
     /// <summary>Types into a field of the editor: the third is the name, the fourth the group.</summary>
     private void Field(int field, string text)

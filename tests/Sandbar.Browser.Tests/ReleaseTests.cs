@@ -147,4 +147,33 @@ public sealed class ReleaseTests(Workplace workplace) : IClassFixture<Workplace>
         // What axe-core does not measure: what a visitor types into a field.
         Assert.All(missed, m => Assert.Contains(inUse, p => p!["property"]!.GetValue<string>() == "control-text-color" && p["foreground"]!.GetValue<string>() == m.Item1 && p["ground"]!.GetValue<string>() == m.Item2));
     }
+
+    /// <summary>Chromium's own layout-shift entries (Layout Instability, WICG), while every font comes half a second after the page.</summary>
+    [Theory]
+    [InlineData(390)]
+    [InlineData(1280)]
+    public async Task Text_keeps_its_place_when_fonts_arrive(int width)
+    {
+        var zip = await workplace.Server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/pages.zip", TestContext.Current.CancellationToken);
+        await using var released = await Released.UnpackAsync(zip, fontsAfter: TimeSpan.FromSeconds(0.5));
+        var browser = workplace.Browser;
+        browser.Resize(width, 800);
+        foreach (var page in Directory.GetFiles(released.Folder, "*.html").Select(f => Path.GetFileName(f)))
+        {
+            browser.Driver.Navigate().GoToUrl(new Uri(released.Address, page));
+            browser.Until(() => browser.Run<bool>("return document.fonts.status === 'loaded' && [...document.fonts].some(f => f.status === 'loaded' && !f.family.includes('Fallback'))"), "the fonts");
+            var shift = Convert.ToDouble(browser.Driver.ExecuteAsyncScript("""
+                const done = arguments[0];
+                let sum = 0;
+                const add = (entries) => entries.forEach((e) => (sum += e.value));
+                const observer = new PerformanceObserver((list) => add(list.getEntries()));
+                observer.observe({ type: 'layout-shift', buffered: true });
+                requestAnimationFrame(() => requestAnimationFrame(() => {
+                  add(observer.takeRecords());
+                  done(sum);
+                }));
+                """), System.Globalization.CultureInfo.InvariantCulture);
+            Assert.True(shift < 0.01, $"{page} at {width}: {shift:0.0000}");
+        }
+    }
 }

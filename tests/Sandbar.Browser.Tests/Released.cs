@@ -19,7 +19,8 @@ internal sealed class Released : IAsyncDisposable
 
     public Uri Address => new(app.Services.GetRequiredService<IServer>().Features.Get<IServerAddressesFeature>()!.Addresses.First());
 
-    public static async Task<Released> UnpackAsync(byte[] zip)
+    /// <param name="fontsAfter">How long fonts take longer than anything else.</param>
+    public static async Task<Released> UnpackAsync(byte[] zip, TimeSpan fontsAfter = default)
     {
         var folder = Directory.CreateTempSubdirectory("sandbar-release-").FullName;
         using (var archive = new ZipArchive(new MemoryStream(zip))) archive.ExtractToDirectory(folder);
@@ -27,6 +28,11 @@ internal sealed class Released : IAsyncDisposable
         builder.Logging.ClearProviders();
         var app = builder.Build();
         app.Urls.Add("http://127.0.0.1:0");
+        app.Use(async (context, next) =>
+        {
+            if (context.Request.Path.Value!.EndsWith(".woff2", StringComparison.Ordinal)) await Task.Delay(fontsAfter, context.RequestAborted);
+            await next(context);
+        });
         app.UseStaticFiles(new StaticFileOptions { FileProvider = new PhysicalFileProvider(folder) });
         await app.StartAsync();
         return new(app, folder);

@@ -1,4 +1,6 @@
+using System.Net;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Rendering;
 
 namespace Sandbar.Core.Interchange;
@@ -29,7 +31,14 @@ public static class SiteRelease
     public static IEnumerable<ReleaseFile> Files(Site site)
     {
         yield return new(StyleSheetPath, StyleSheet(site), null);
-        foreach (var page in site.Pages) yield return new($"{page.Slug}.html", PageWriter.Write(site, page, Static), null);
+        foreach (var page in site.Pages) yield return new($"{page.Slug}.html", PageWriter.Write(site, page, Static with { Head = Preloads(site, page) + Static.Head }), null);
         foreach (var item in site.Shelf) yield return new(item.File, null, item.Hash);
+        // Whoever passes fonts on passes their licence on with them.
+        foreach (var family in BundledFamilies.All.Where(f => f.Files.Any(file => site.Shelf.Find(file.Item.Id) is not null)))
+            yield return new($"fonts/licences/{family.Id}.txt", BundledFamilies.Licence(family), null);
     }
+
+    /// <summary>Fonts of the first screen are asked for with the page, not only once the stylesheet has been read (HTML, link type preload).</summary>
+    private static string Preloads(Site site, Page page) =>
+        string.Concat(FirstFonts.Of(site, page).Select(item => $"    <link rel=\"preload\" href=\"{WebUtility.HtmlEncode(item.File)}\" as=\"font\" type=\"{item.MediaType}\" crossorigin>\n"));
 }

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text;
 using System.Text.Json;
 using Sandbar.Core.Design;
 using Sandbar.Css;
@@ -53,6 +54,9 @@ public static class BundledFamilies
 
     /// <summary>A font file by its hash; null where it is none of these.</summary>
     public static Asset? Asset(string hash) => All.SelectMany(f => f.Assets).FirstOrDefault(a => a.Hash == hash);
+
+    /// <summary>The licence a family comes under: whoever passes its files on passes this on with them.</summary>
+    public static string Licence(BundledFamily family) => Encoding.UTF8.GetString(Bytes($"licences/{family.Id}.txt"));
 
     private static ImmutableArray<BundledFamily> Read()
     {

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using System.Globalization;
+using System.Runtime.CompilerServices;
 using Sandbar.Core.Design;
 using Sandbar.Fonts;
 
@@ -25,16 +26,23 @@ public sealed record FallbackFace(string Family, ImmutableArray<string> Locals, 
     // By font file of the program and the local font that stands in for it.
     private static readonly ConcurrentDictionary<(string Item, LocalFont Local), FallbackFace?> Known = [];
 
-    /// <summary>The face for a family; null where it has no file, or none that comes with the program.</summary>
-    public static FallbackFace? Of(Family family) =>
-        family.Files.Where(f => !f.Italic).MinBy(f => Math.Abs(Math.Clamp(UsualWeight, f.WeightFrom, f.WeightTo) - UsualWeight)) is { } file
-        && BundledFamilies.Item(file.Item) is { } item
-        && Known.GetOrAdd((item.Id, LocalFont.For(family.Stack)), key => Made(item, key.Local)) is { } face
-            ? face with { Family = $"{FamilyList.First(family.Stack)} Fallback" }
-            : null;
+    // Of a family that stays as it is it is looked up once: every sheet asks for it.
+    private static readonly ConditionalWeakTable<Family, Found> OfFamily = [];
 
-    /// <summary>The family list with the face after what it stands in for.</summary>
-    public static string Stack(Family family) => Of(family) is { } face ? FamilyList.After(family.Stack, face.Family) : FamilyList.Css(family.Stack);
+    /// <summary>The face for a family; null where it has no file, or none that comes with the program.</summary>
+    public static FallbackFace? Of(Family family) => OfFamily.GetValue(family, Find).Face;
+
+    /// <summary>The family list as it is released, with the face after what it stands in for.</summary>
+    public static string Stack(Family family) => OfFamily.GetValue(family, Find).Stack;
+
+    private static Found Find(Family family)
+    {
+        var usual = family.Files.Where(f => !f.Italic).MinBy(f => Math.Abs(Math.Clamp(UsualWeight, f.WeightFrom, f.WeightTo) - UsualWeight));
+        if (usual is null || BundledFamilies.Item(usual.Item) is not { } item || Known.GetOrAdd((item.Id, LocalFont.For(family.Stack)), key => Made(item, key.Local)) is not { } face)
+            return new(null, FamilyList.Css(family.Stack));
+        var named = face with { Family = $"{FamilyList.First(family.Stack)} Fallback" };
+        return new(named, FamilyList.After(family.Stack, named.Family));
+    }
 
     private static FallbackFace? Made(ShelfItem item, LocalFont local)
     {
@@ -50,6 +58,8 @@ public sealed record FallbackFace(string Family, ImmutableArray<string> Locals, 
 
     /// <summary>A number as a percentage of CSS.</summary>
     public static string Percentage(double share) => string.Create(CultureInfo.InvariantCulture, $"{share * 100:0.##}%");
+
+    private sealed record Found(FallbackFace? Face, string Stack);
 }
 
 /// <summary>A font that most devices have, under the names of all that were drawn to its widths.</summary>
