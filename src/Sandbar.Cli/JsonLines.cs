@@ -54,7 +54,7 @@ internal static class JsonLines
 
     /// <exception cref="FormatException">There is no such text in the request.</exception>
     public static string Text(this JsonElement request, string name) => request.TryGetProperty(name, out var value) && value.ValueKind == JsonValueKind.String
-        ? value.GetString()!
+        ? Whole(value, name)
         : throw new FormatException($"{Quoted.Text(name)} is missing, or is not a text.");
 
     public static string Text(this JsonElement request, string name, string otherwise) => request.TryGetProperty(name, out _) ? request.Text(name) : otherwise;
@@ -66,10 +66,23 @@ internal static class JsonLines
         if (!request.TryGetProperty(name, out var value)) throw new FormatException($"{Quoted.Text(name)} is missing.");
         return value.ValueKind switch
         {
-            JsonValueKind.String => value.GetString()!.Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries),
-            JsonValueKind.Array when value.EnumerateArray().All(v => v.ValueKind == JsonValueKind.String) => value.EnumerateArray().Select(v => v.GetString()!),
+            JsonValueKind.String => Whole(value, name).Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries),
+            JsonValueKind.Array when value.EnumerateArray().All(v => v.ValueKind == JsonValueKind.String) => value.EnumerateArray().Select(v => Whole(v, name)),
             _ => throw new FormatException($"{Quoted.Text(name)} is not a list of texts."),
         };
+    }
+
+    private static string Whole(JsonElement value, string name)
+    {
+        try
+        {
+            return value.GetString()!;
+        }
+        catch (InvalidOperationException)
+        {
+            // Half of a pair that stands for one character (RFC 8259, 8.2).
+            throw new FormatException($"{Quoted.Text(name)} holds half a character.");
+        }
     }
 
     /// <exception cref="FormatException">It is there and is not a number.</exception>

@@ -6,8 +6,6 @@ namespace Sandbar.Fonts;
 /// <summary>Characters, as ranges of code points that do not touch, the lowest first.</summary>
 public sealed record CharacterSet(ImmutableArray<(int From, int To)> Ranges)
 {
-    public int Count => Ranges.Sum(r => r.To - r.From + 1);
-
     public bool Contains(int codePoint)
     {
         int low = 0, high = Ranges.Length - 1;

@@ -71,7 +71,8 @@ public sealed class FontFile
         for (var i = 0; i < count; i++)
         {
             var axis = new BigEndian(fvar, at + i * size);
-            axes.Add(new(axis.Tag(), axis.Fixed(), axis.Fixed(), axis.Fixed()));
+            var read = new FontAxis(axis.Tag(), axis.Fixed(), axis.Fixed(), axis.Fixed());
+            axes.Add(read.Least <= read.Usual && read.Usual <= read.Most ? read : throw new FormatException("This font is damaged: an axis of it ends before it begins."));
         }
         return axes.ToImmutable();
     }

@@ -21,9 +21,6 @@ public sealed class TextMeasure : IDisposable
         face = new(blob, 0);
     }
 
-    /// <summary>What the font has letters for.</summary>
-    public CharacterSet Characters => file.Facts.Characters;
-
     /// <summary>The width of a text, px.</summary>
     /// <param name="size">Of the letters, px, above 0.</param>
     /// <param name="weight">Of a variable font the nearest it has.</param>

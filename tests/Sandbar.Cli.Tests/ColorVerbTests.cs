@@ -49,6 +49,8 @@ public class ColorVerbTests
     [InlineData("color mend -", """{"text":"red","ground":"blue","change":"both"}""", """{"error":"“change” is text or ground."}""")]
     [InlineData("color near -", """{"colors":["#8a2846","blue","#8b2947"],"within":2.5}""", """{"groups":[[0,2]]}""")]
     [InlineData("color near -", """{"colors":"red; #fe0000; blue"}""", """{"groups":[[0,1]]}""")]
+    [InlineData("color convert -", """{"color":"\ud800","to":"hex"}""", """{"error":"“color” holds half a character."}""")]
+    [InlineData("color near -", """{"colors":["red","\udc00"]}""", """{"error":"“colors” holds half a character."}""")]
     [InlineData("color near -", """{"colors":[1]}""", """{"error":"“colors” is not a list of texts."}""")]
     public async Task Answers_exactly(string verb, string request, string answer) => Assert.Equal(answer + "\n", (await Program.RunAsync(verb, request)).Output);
 

@@ -20,6 +20,8 @@ public class TypeVerbTests
     [InlineData("type scale -", """{"from":{"width":400,"base":16,"ratio":0},"to":{"width":1200,"base":16,"ratio":1.5},"steps":[0,1]}""", """{"error":"A ratio is above 0."}""")]
     [InlineData("type scale -", """{"from":{"width":400,"base":16,"ratio":1.2},"to":{"width":1200,"base":16,"ratio":1.5},"steps":[5,-2]}""",
         """{"error":"“steps” are the lowest and the highest position: two whole numbers from -100 to 100."}""")]
+    [InlineData("type scale -", """{"from":{"width":400,"base":16,"ratio":1e300},"to":{"width":1200,"base":16,"ratio":1.5},"steps":[0,5]}""",
+        """{"error":"Widths and sizes go up to 100000 px."}""")]
     [InlineData("font metrics -", """{"file":"/nowhere.woff2"}""", """{"error":"The file “/nowhere.woff2” cannot be read."}""")]
     [InlineData("font metrics -", """{"file":""}""", """{"error":"The file “” cannot be read."}""")]
     [InlineData("font measure -", """{"file":"x","text":"x","size":0}""", """{"error":"“size” is above 0 and up to 10000 px."}""")]

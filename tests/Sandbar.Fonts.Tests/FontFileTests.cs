@@ -1,7 +1,9 @@
+using System.Buffers.Binary;
 using System.Text;
 using System.Text.Json;
 using CsCheck;
 using HarfBuzzSharp;
+using Sandbar.Fonts.Files;
 
 namespace Sandbar.Fonts.Tests;
 
@@ -68,6 +70,46 @@ public class FontFileTests
     [Fact]
     public void A_font_of_40_MB_is_refused() =>
         Assert.Contains("larger than 20 MB", Assert.Throws<FormatException>(() => FontFile.Read(new byte[40_000_000])).Message, StringComparison.Ordinal);
+
+    /// <summary>256 tables that all lie on the same bytes would be gigabytes when each is unwrapped by itself.</summary>
+    [Fact]
+    public void Tables_that_lie_on_each_other_are_bounded()
+    {
+        var file = new byte[2_000_000];
+        byte[] head = [0, 1, 0, 0, 1, 0];
+        head.CopyTo(file, 0);
+        for (var i = 0; i < 256; i++)
+        {
+            var entry = file.AsSpan(12 + 16 * i);
+            Encoding.Latin1.GetBytes($"t{i:000}", entry);
+            BinaryPrimitives.WriteUInt32BigEndian(entry[12..], (uint)file.Length);
+        }
+        Assert.Contains("unpacks to more than", Assert.Throws<FormatException>(() => FontFile.Read(file)).Message, StringComparison.Ordinal);
+    }
+
+    /// <summary>32,000 segments that each hold all of the first plane: two thousand million characters to go through.</summary>
+    [Fact]
+    public void Characters_that_are_said_again_and_again_are_bounded()
+    {
+        const int segments = 32_000;
+        var table = new byte[12 + 16 + 8 * segments];
+        byte[] head = [0, 0, 0, 1, 0, 3, 0, 1, 0, 0, 0, 12, 0, 4];
+        head.CopyTo(table, 0);
+        BinaryPrimitives.WriteUInt16BigEndian(table.AsSpan(12 + 6), 2 * segments);
+        table.AsSpan(12 + 14, 2 * segments).Fill(0xFE);
+        Assert.Contains("more characters than there are", Assert.Throws<FormatException>(() => CharacterMap.Read(table)).Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void An_axis_that_ends_before_it_begins_is_refused()
+    {
+        var file = Bytes("caveat.ttf");
+        var axis = file.AsSpan().LastIndexOf("wght"u8);
+        var (least, most) = (BinaryPrimitives.ReadInt32BigEndian(file.AsSpan(axis + 4)) >> 16, BinaryPrimitives.ReadInt32BigEndian(file.AsSpan(axis + 12)) >> 16);
+        Assert.Equal((400, 700), (least, most));
+        BinaryPrimitives.WriteInt32BigEndian(file.AsSpan(axis + 4), 900 << 16);
+        Assert.Contains("axis", Assert.Throws<FormatException>(() => FontFile.Read(file)).Message, StringComparison.Ordinal);
+    }
 
     /// <summary>Every font cut off anywhere is refused; with bits turned over it is refused or can be measured.</summary>
     [Fact]

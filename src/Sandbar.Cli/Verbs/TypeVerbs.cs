@@ -1,4 +1,5 @@
 using System.CommandLine;
+using System.Globalization;
 using System.Text.Json;
 using Sandbar.Core.Foundations.Type;
 
@@ -42,11 +43,12 @@ internal static class TypeVerbs
         for (var step = lowest; step <= highest; step++)
         {
             var (small, large) = (At(from, step), At(to, step));
+            var css = Clamp(from.Number("width"), small, to.Number("width"), large);
             writer.WriteStartObject();
             writer.WriteNumber("step", step);
             writer.WriteNumber("from", small);
             writer.WriteNumber("to", large);
-            writer.WriteString("css", Clamp(from.Number("width"), small, to.Number("width"), large));
+            writer.WriteString("css", css);
             writer.WriteEndObject();
         }
         writer.WriteEndArray();
@@ -60,7 +62,7 @@ internal static class TypeVerbs
         double[] ends = steps.ValueKind switch
         {
             JsonValueKind.Array when steps.EnumerateArray().All(s => s.ValueKind == JsonValueKind.Number) => [.. steps.EnumerateArray().Select(s => s.GetDouble())],
-            JsonValueKind.String => [.. request.Texts("steps").Select(t => double.TryParse(t, out var end) ? end : double.NaN)],
+            JsonValueKind.String => [.. request.Texts("steps").Select(t => double.TryParse(t, CultureInfo.InvariantCulture, out var end) ? end : double.NaN)],
             _ => [],
         };
         return ends is [var lowest, var highest] && IsStep(lowest) && IsStep(highest) && lowest <= highest

@@ -13,7 +13,11 @@ public sealed record Family(string Id, string Name, string CssName, string Stack
 /// <param name="Item">Id of a shelf item.</param>
 /// <param name="WeightFrom">Lightest weight the file holds.</param>
 /// <param name="WeightTo">Boldest weight the file holds.</param>
-public sealed record FontFile(string Item, int WeightFrom, int WeightTo, bool Italic);
+public sealed record FontFile(string Item, int WeightFrom, int WeightTo, bool Italic)
+{
+    /// <summary>How far the nearest weight it holds is from another; 0 where it holds that.</summary>
+    public decimal From(decimal weight) => Math.Max(0, Math.Max(WeightFrom - weight, weight - WeightTo));
+}
 
 /// <summary>Sizes by base and ratio at two widths, fluid between them.</summary>
 /// <param name="Ends">The narrow end, then the wide one.</param>

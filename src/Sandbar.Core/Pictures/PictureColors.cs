@@ -40,8 +40,8 @@ public static class PictureColors
     /// <exception cref="FormatException">It cannot be read; the message says why.</exception>
     public static ImmutableArray<PictureColor> InFile(byte[] bytes, int count)
     {
-        var pixels = PictureFile.Read(bytes, out var isSvg);
-        return isSvg && SvgPaints.Of(bytes) is { IsEmpty: false } paints ? [.. paints.Take(Most)] : Of(pixels, count);
+        // An SVG may name no paint and show something all the same.
+        return PictureFile.IsSvg(bytes) && SvgPaints.Of(bytes) is { IsEmpty: false } paints ? [.. paints.Take(Most)] : Of(PictureFile.Read(bytes), count);
     }
 
     /// <summary>By share, the largest first; no more than there are.</summary>

@@ -16,23 +16,23 @@ public static class PictureFile
 
     private static readonly SKEncodedImageFormat[] Formats = [SKEncodedImageFormat.Png, SKEncodedImageFormat.Jpeg, SKEncodedImageFormat.Webp];
 
+    /// <summary>Whether it is drawn and not made of pixels.</summary>
+    public static bool IsSvg(byte[] bytes)
+    {
+        if (bytes.Length > MostBytes) return false;
+        using var data = SKData.CreateCopy(bytes);
+        using var codec = SKCodec.Create(data);
+        return codec is null && SvgText.IsSvg(bytes);
+    }
+
     /// <summary>Reads a picture, perhaps smaller than it is.</summary>
     /// <exception cref="FormatException">It cannot be read; the message says why.</exception>
-    public static Pixels Read(byte[] bytes) => Read(bytes, out _);
-
-    /// <inheritdoc cref="Read(byte[])"/>
-    /// <param name="isSvg">Whether it is drawn and not made of pixels.</param>
-    public static Pixels Read(byte[] bytes, out bool isSvg)
+    public static Pixels Read(byte[] bytes)
     {
-        isSvg = false;
         if (bytes.Length > MostBytes) throw new FormatException($"This picture is larger than {MostBytes / 1_000_000} MB.");
         using var data = SKData.CreateCopy(bytes);
         using var codec = SKCodec.Create(data);
-        if (codec is null)
-        {
-            isSvg = SvgText.IsSvg(bytes);
-            return isSvg ? SvgPicture.Read(bytes) : throw new FormatException("This is no picture that can be read: PNG, JPEG, WebP and SVG can.");
-        }
+        if (codec is null) return SvgText.IsSvg(bytes) ? SvgPicture.Read(bytes) : throw new FormatException("This is no picture that can be read: PNG, JPEG, WebP and SVG can.");
         if (!Formats.Contains(codec.EncodedFormat)) throw new FormatException("Pictures of this kind are not read: PNG, JPEG, WebP and SVG are.");
         if ((long)codec.Info.Width * codec.Info.Height > MostPixels)
             throw new FormatException($"This picture has {(long)codec.Info.Width * codec.Info.Height / 1_000_000} million pixels; up to {MostPixels / 1_000_000} million are read.");

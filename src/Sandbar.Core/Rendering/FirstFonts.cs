@@ -24,6 +24,6 @@ internal static class FirstFonts
         if (style.Family is not ReferenceValue reference || site.Type.Families.Find(reference.Id) is not { } family) return null;
         var weight = style.Weight is NumberValue number ? number.Number : Usual;
         var italic = style.Slant.Code() == "italic";
-        return family.Files.OrderByDescending(f => f.Italic == italic).ThenBy(f => Math.Abs(Math.Clamp(weight, f.WeightFrom, f.WeightTo) - weight)).FirstOrDefault() is { } file ? site.Shelf.Find(file.Item) : null;
+        return family.Files.OrderByDescending(f => f.Italic == italic).ThenBy(f => f.From(weight)).FirstOrDefault() is { } file ? site.Shelf.Find(file.Item) : null;
     }
 }

@@ -181,7 +181,7 @@ public static class PairMends
     {
         return from role in site.Palette.Roles
                where place is CellDecider
-               from step in place.Follows ? ColorSteps.All.Append(0) : [0]
+               from step in place.NamesRole ? ColorSteps.All.Append(0) : [0]
                where asked.TrueForAll(a => Ratio(site, _ => In(role.Id, step, a.Scheme), a) >= a.Target)
                orderby Difference.Ciede2000(given, In(role.Id, step, scheme)), Math.Abs(step)
                select (StepText.With(role.Name, step), In(role.Id, step, scheme));
@@ -233,8 +233,8 @@ public static class PairMends
         /// <summary>How far the cell moves it.</summary>
         public virtual int Step => 0;
 
-        /// <summary>Whether what stands there follows the scheme.</summary>
-        public virtual bool Follows => false;
+        /// <summary>Whether it names a step of a role: then the step of another may take its place.</summary>
+        public virtual bool NamesRole => false;
 
         public abstract bool Decides(ColorSource source);
 
@@ -267,7 +267,7 @@ public static class PairMends
 
     private sealed record CellDecider(CellPlace Cell, bool IsRole) : Decider
     {
-        public override bool Follows => IsRole;
+        public override bool NamesRole => IsRole;
 
         public override bool Decides(ColorSource source) => source.Cell == Cell && source.Choice is not { Step: 0 };
 

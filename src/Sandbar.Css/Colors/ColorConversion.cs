@@ -127,14 +127,11 @@ public static class ColorConversion
         return new(c.X, c.Y * cos, c.Y * sin);
     }
 
-    private static Vector LinearSrgbToOklab(Vector rgb)
-    {
-        return Matrix.LmsToOklab * CubeRoots(Matrix.SrgbToLms * rgb);
-    }
+    private static Vector LinearSrgbToOklab(Vector rgb) => Matrix.LmsToOklab * CubeRoots(Matrix.SrgbToLms * rgb);
 
     /// <summary>
     /// Cube roots to the last digit or two, three at once. A first guess from the exponent bits and three of Halley's steps, each of which triples the digits,
-    /// take a quarter of the time of the library's, and most conversions take three roots.
+    /// take less time than the library's, and most conversions take three roots.
     /// </summary>
     private static Vector CubeRoots(Vector v)
     {

@@ -5,6 +5,9 @@ internal static class CharacterMap
 {
     private const int MostGroups = 200_000;
 
+    /// <summary>Of a table that knows the first plane alone: some say a character twice.</summary>
+    private const int MostCodes = 2 * 65_536;
+
     /// <exception cref="FormatException">The table is damaged, or speaks of no Unicode.</exception>
     public static CharacterSet Read(ReadOnlySpan<byte> table)
     {
@@ -70,6 +73,7 @@ internal static class CharacterMap
     private static void Segments(ReadOnlySpan<byte> table, int at, List<(int From, int To)> ranges)
     {
         var count = new BigEndian(table, at + 6).U16() / 2;
+        var codes = 0;
         BigEndian ends = new(table, at + 14), starts = new(table, at + 16 + 2 * count), deltas = new(table, at + 16 + 4 * count);
         for (var i = 0; i < count; i++)
         {
@@ -77,6 +81,8 @@ internal static class CharacterMap
             var offsetAt = at + 16 + 6 * count + 2 * i;
             var offset = new BigEndian(table, offsetAt).U16();
             if (from > to || from == 0xFFFF) continue;
+            codes += to - from + 1;
+            if (codes > MostCodes) throw new FormatException("This font is damaged: it has more characters than there are.");
             for (var code = from; code <= to; code++)
             {
                 // A segment that leads to glyphs one by one may leave some out.

@@ -78,16 +78,22 @@ internal sealed class FontTables
         if (count > MostTables) throw new FormatException($"This font has more than {MostTables} tables.");
         reader.Take(6);
         var tables = new Dictionary<string, ReadOnlyMemory<byte>>(StringComparer.Ordinal);
+        var all = 0L;
         for (var i = 0; i < count; i++)
         {
             var tag = reader.Tag();
             reader.U32();
             var (at, length) = (reader.Length32(), reader.Length32());
+            all += length;
+            // Tables may lie on each other: each is unwrapped by itself.
+            if (all > MostUnpacked) throw TooLarge();
             if (at > file.Length || length > file.Length - at) throw new FormatException("This font is damaged: it ends too early, or points beyond its end.");
             tables[tag] = file.AsMemory(at, length);
         }
         return tables;
     }
+
+    public static FormatException TooLarge() => new($"This font unpacks to more than {MostUnpacked / 1_000_000} MB.");
 
     private static FormatException NoFont() => new("This is no font that can be read: WOFF2, WOFF, TTF and OTF can.");
 }

@@ -20,7 +20,7 @@ internal static class Woff
             var (at, packed, length) = (reader.Length32(), reader.Length32(), reader.Length32());
             reader.U32();
             all += length;
-            if (all > FontTables.MostUnpacked) throw new FormatException($"This font unpacks to more than {FontTables.MostUnpacked / 1_000_000} MB.");
+            if (all > FontTables.MostUnpacked) throw FontTables.TooLarge();
             if (at > file.Length || packed > file.Length - at || packed > length) throw new FormatException("This font is damaged: it ends too early, or points beyond its end.");
             tables[tag] = packed == length ? file.AsMemory(at, length) : Unpacked(file, at, packed, length);
         }

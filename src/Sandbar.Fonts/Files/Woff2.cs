@@ -34,7 +34,7 @@ internal static class Woff2
             all += length;
             entries.Add((tag, length, transformed));
         }
-        if (all > FontTables.MostUnpacked) throw new FormatException($"This font unpacks to more than {FontTables.MostUnpacked / 1_000_000} MB.");
+        if (all > FontTables.MostUnpacked) throw FontTables.TooLarge();
         var stream = new byte[(int)all];
         if (!BrotliDecoder.TryDecompress(reader.Take(packed), stream, out var written) || written != stream.Length) throw new FormatException("This font is damaged: it cannot be unpacked.");
         var tables = new Dictionary<string, ReadOnlyMemory<byte>>(StringComparer.Ordinal);

@@ -216,7 +216,7 @@ internal static class Woff2Outlines
 
         public void Bytes(ReadOnlySpan<byte> bytes)
         {
-            if (written.Count + bytes.Length > FontTables.MostUnpacked) throw new FormatException($"This font unpacks to more than {FontTables.MostUnpacked / 1_000_000} MB.");
+            if (written.Count + bytes.Length > FontTables.MostUnpacked) throw FontTables.TooLarge();
             written.AddRange(bytes);
         }
 

@@ -37,7 +37,7 @@ public sealed record FallbackFace(string Family, ImmutableArray<string> Locals, 
 
     private static Found Find(Family family)
     {
-        var usual = family.Files.Where(f => !f.Italic).MinBy(f => Math.Abs(Math.Clamp(UsualWeight, f.WeightFrom, f.WeightTo) - UsualWeight));
+        var usual = family.Files.Where(f => !f.Italic).MinBy(f => f.From(UsualWeight));
         if (usual is null || BundledFamilies.Item(usual.Item) is not { } item || Known.GetOrAdd((item.Id, LocalFont.For(family.Stack)), key => Made(item, key.Local)) is not { } face)
             return new(null, FamilyList.Css(family.Stack));
         var named = face with { Family = $"{FamilyList.First(family.Stack)} Fallback" };

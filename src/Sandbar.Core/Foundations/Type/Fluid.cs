@@ -8,16 +8,23 @@ public static class Fluid
     /// <summary>What 1rem is where nobody has changed it, px.</summary>
     public const double Root = 16;
 
+    /// <summary>Wider no window is, px; and what is written with four decimals stays right to a hundredth of a pixel.</summary>
+    private const double Largest = 100_000;
+
     /// <summary>The CSS of a size that is <paramref name="fromSize"/> px at <paramref name="fromWidth"/> and <paramref name="toSize"/> px at <paramref name="toWidth"/>: rem and vw, four decimals.</summary>
     /// <exception cref="ArgumentException">Equal widths, or a width or size that is not above 0.</exception>
-    public static string Css(double fromWidth, double fromSize, double toWidth, double toSize) =>
-        Clamp(fromWidth, fromSize, toWidth, toSize) is var clamp && fromSize == toSize ? $"{Number(fromSize / Root)}rem" : clamp;
+    public static string Css(double fromWidth, double fromSize, double toWidth, double toSize)
+    {
+        var clamp = Clamp(fromWidth, fromSize, toWidth, toSize);
+        return fromSize == toSize ? $"{Number(fromSize / Root)}rem" : clamp;
+    }
 
     /// <summary>The same as <c>clamp()</c>, also where both sizes are one.</summary>
     /// <exception cref="ArgumentException">Equal widths, or a width or size that is not above 0.</exception>
     public static string Clamp(double fromWidth, double fromSize, double toWidth, double toSize)
     {
         if (!(fromWidth > 0 && toWidth > 0 && fromSize > 0 && toSize > 0)) throw new ArgumentException("Widths and sizes must be above 0.");
+        if (!(fromWidth <= Largest && toWidth <= Largest && fromSize <= Largest && toSize <= Largest)) throw new ArgumentException("Widths and sizes go up to 100000 px.");
         if (fromWidth == toWidth) throw new ArgumentException("The two widths must differ.");
         var slope = (toSize - fromSize) / (toWidth - fromWidth);
         var intercept = fromSize - slope * fromWidth;

@@ -1,4 +1,5 @@
 using Sandbar.Core.Foundations.Type;
+using Sandbar.Core.Interchange;
 using Sandbar.Core.Rendering;
 using Sandbar.Fonts;
 
@@ -16,7 +17,7 @@ public class FallbackFaceTests
     {
         var file = $"/usr/share/fonts/truetype/liberation/Liberation{name}-Regular.ttf";
         Assert.SkipUnless(File.Exists(file), "fonts-liberation is not there.");
-        using var measure = new TextMeasure(FontFile.Read(File.ReadAllBytes(file)));
+        using var measure = new TextMeasure(Fonts.FontFile.Read(File.ReadAllBytes(file)));
         var local = name switch
         {
             "Sans" => LocalFont.Sans,
@@ -37,6 +38,16 @@ public class FallbackFaceTests
             Assert.Contains($"--family-{family.CssName}: \"{first}\", \"{first} Fallback\",", css, StringComparison.Ordinal);
             Assert.Contains($"font-family: \"{first} Fallback\";", css, StringComparison.Ordinal);
         }
+    }
+
+    /// <summary>Random site files found it: weights that end before they begin.</summary>
+    [Fact]
+    public void Whatever_weights_a_file_says_it_holds_there_is_a_release()
+    {
+        var families = Demo.Site.Type.Families.Select(f => f with { Files = [.. f.Files.Select(file => file with { WeightFrom = 100, WeightTo = 0 })] });
+        var site = Demo.Site with { Type = Demo.Site.Type with { Families = [.. families] } };
+        Assert.All(SiteRelease.Files(site), file => Assert.True(file.Text is not null || file.Hash is not null));
+        Assert.Equal([0m, 100m, 50m], new[] { 400m, 200m, 750m }.Select(new Core.Design.FontFile("", 300, 700, Italic: false).From));
     }
 
     [Fact]
