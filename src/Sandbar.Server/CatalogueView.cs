@@ -21,19 +21,20 @@ public sealed record PartView(
 }
 
 /// <summary>Something that takes a value.</summary>
+/// <param name="Group">The heading it stands under; empty where there is none.</param>
 /// <param name="Kind">What an editor is chosen by.</param>
 /// <param name="Words">What it takes beside values, as it is typed.</param>
 /// <param name="Offers">Codes of the kinds whose names are offered, most fitting first.</param>
-public sealed record SettingView(string Id, string Name, string Kind, IReadOnlyList<string> Words, IReadOnlyList<string> Offers)
+public sealed record SettingView(string Id, string Name, string Group, string Kind, IReadOnlyList<string> Words, IReadOnlyList<string> Offers)
 {
     public static SettingView Of(Setting setting) => new(
-        setting.Id, setting.Name, setting.Kind.Code, [.. setting.Words.Select(w => w.Label).Concat(setting.Kind.Suggested)], [.. setting.Kind.Offered.Select(k => k.Code)]);
+        setting.Id, setting.Name, setting.Group, setting.Kind.Code, [.. setting.Words.Select(w => w.Label).Concat(setting.Kind.Suggested)], [.. setting.Kind.Offered.Select(k => k.Code)]);
 }
 
 /// <summary>A row of the ledger.</summary>
-public sealed record PropertyView(string Group, bool SameInAllStates, SettingView Setting)
+public sealed record PropertyView(bool SameInAllStates, SettingView Setting)
 {
-    public static PropertyView Of(PartProperty property) => new(property.Group, property.SameInAllStates, SettingView.Of(property));
+    public static PropertyView Of(PartProperty property) => new(property.SameInAllStates, SettingView.Of(property));
 }
 
 /// <param name="Words">What a choice can be.</param>

@@ -57,6 +57,6 @@ public sealed record SizeView(int Width, double Px, double Rem)
 public sealed record TextStyleView(string Id, string FontFamily, int FontWeight, bool IsItalic, string TextTransform, string LetterSpacing)
 {
     public static TextStyleView Of(Site site, TextStyle style) => new(
-        style.Id, TextStyleKind.Letters(site, style)?.Stack ?? "inherit", (int)style.Weight.Amount(), style.Slant.Code() == "italic", style.Case.Code(),
+        style.Id, TextStyleKind.FamilyOf(site, style)?.Stack ?? "inherit", (int)style.Weight.Amount(), style.Slant.Code() == "italic", style.Case.Code(),
         ValueForms.Css(new(site), style.LetterSpacing));
 }

@@ -33,6 +33,7 @@ public class HostileFileTests
         "{\"kind\":\"reference\",\"to\":\"textStyle\",\"id\":\"body\",\"step\":0}", "{\"kind\":\"fixedColor\",\"css\":\"red\"}",
         "{\"kind\":\"operation\",\"operator\":\"*\",\"left\":{\"kind\":\"number\",\"number\":2,\"unit\":\"px\"},\"right\":{\"kind\":\"rest\",\"step\":0}}",
         "{\"kind\":\"rest\",\"step\":0}", "{\"kind\":\"number\",\"number\":-1,\"unit\":\"\"}", "{\"kind\":\"number\",\"number\":50,\"unit\":\"%\"}", "{\"kind\":\"list\",\"values\":[]}",
+        "{\"kind\":\"axis\",\"tag\":\"opsz\",\"number\":72}", "{\"kind\":\"list\",\"values\":[{\"kind\":\"axis\",\"tag\":\"a\\\";}\",\"number\":1e20}]}", "{\"kind\":\"list\",\"values\":[{\"kind\":\"axis\",\"tag\":\"SOFT\",\"number\":50}]}",
         "{\"kind\":\"list\",\"values\":[{\"kind\":\"reference\",\"to\":\"color\",\"id\":\"beet\",\"step\":1}]}",
         "{\"kind\":\"readable\",\"on\":{\"kind\":\"fixedColor\",\"css\":\"red\"}}",
         "{\"kind\":\"sides\",\"top\":{\"kind\":\"word\",\"word\":\"none\"},\"right\":{\"kind\":\"number\",\"number\":7,\"unit\":\"px\"},\"bottom\":{\"kind\":\"rest\",\"step\":0},\"left\":{\"kind\":\"fixedColor\",\"css\":\"red\"}}",

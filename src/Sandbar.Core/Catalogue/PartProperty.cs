@@ -5,9 +5,6 @@ namespace Sandbar.Core.Catalogue;
 /// <summary>A row of the ledger: something about a part that a look can set.</summary>
 public sealed record PartProperty : Setting
 {
-    /// <summary>The heading of the ledger it stands under.</summary>
-    public required string Group { get; init; }
-
     /// <summary>The CSS property it becomes; for text styles the properties follow from the style.</summary>
     public string CssName { get; init; } = "";
 

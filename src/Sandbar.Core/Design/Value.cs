@@ -81,6 +81,10 @@ public sealed record SidesValue(Value Top, Value Right, Value Bottom, Value Left
     public override Value With(ImmutableArray<Value> inner) => new SidesValue(inner[0], inner[1], inner[2], inner[3]);
 }
 
+/// <summary>A place on an axis of a variable font.</summary>
+/// <param name="Tag">Four letters, such as <c>opsz</c>.</param>
+public sealed record AxisValue(string Tag, decimal Number) : Value;
+
 /// <summary>Several values in order; none where there is nothing.</summary>
 public sealed record ListValue(ImmutableArray<Value> Values) : Value
 {

@@ -56,7 +56,8 @@ internal sealed class ThingPlace
         if (Fields.FirstOrDefault(f => f.Id == field) is not { } found) return (null, new("/field", $"There is no such setting of {Sentence.A(Called)}."));
         try
         {
-            return (found.With(thing, found.Setting.Read(site, text)), null);
+            var changed = found.With(thing, found.Setting.Read(site, text));
+            return owner is null && Kind.Refuses(site, changed, found) is { } refusal ? (null, new(path, refusal)) : (changed, null);
         }
         catch (FormatException wrong)
         {

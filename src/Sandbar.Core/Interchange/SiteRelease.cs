@@ -30,12 +30,12 @@ public static class SiteRelease
     /// <summary>Every file, the stylesheet first.</summary>
     public static IEnumerable<ReleaseFile> Files(Site site)
     {
-        yield return new(StyleSheetPath, StyleSheet(site), null);
+        var sheet = StyleSheetRenderer.Render(site);
+        yield return new(StyleSheetPath, StyleSheet(sheet), null);
         foreach (var page in site.Pages) yield return new($"{page.Slug}.html", PageWriter.Write(site, page, Static with { Head = Preloads(site, page) + Static.Head }), null);
-        foreach (var item in site.Shelf) yield return new(item.File, null, item.Hash);
-        // Whoever passes fonts on passes their licence on with them.
-        foreach (var family in BundledFamilies.All.Where(f => f.Files.Any(file => site.Shelf.Find(file.Item.Id) is not null)))
-            yield return new($"fonts/licences/{family.Id}.txt", BundledFamilies.Licence(family), null);
+        // Of fonts only what pages can need.
+        foreach (var item in site.Shelf.Where(i => i.MediaType != FamilyKind.FontType).Concat(sheet.Fonts.Select(f => f.Item)).Distinct()) yield return new(item.File, null, item.Hash);
+        foreach (var (name, text) in FontLicences.Of(site, [.. sheet.Fonts.Select(f => f.Item)])) yield return new($"fonts/licences/{name}.txt", text, null);
     }
 
     /// <summary>Fonts of the first screen are asked for with the page, not only once the stylesheet has been read (HTML, link type preload).</summary>

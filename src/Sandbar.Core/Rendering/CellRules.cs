@@ -43,7 +43,7 @@ internal sealed class CellRules(
                 rule.Key.Widths,
                 [
                     .. rule.OrderBy(r => part.Properties.IndexOf(r.property)).SelectMany(r =>
-                        Declarations(r.property, r.cell.Value, RestOf(r.cell.Key), origin(r.cell.Text))),
+                        Declarations(r.property, r.cell, RestOf(r.cell.Key), origin(r.cell.Text))),
                 ])
             {
                 State = rule.Key.State,
@@ -71,11 +71,15 @@ internal sealed class CellRules(
     private Value? RestOf(CellKey cell) => cell.State == State.Rest ? null
         : cells.GetValueOrDefault((cell with { State = State.Rest }).ToString()) ?? cells.GetValueOrDefault(new CellKey(cell.Property, State.Rest, Interval.All).ToString());
 
-    private IEnumerable<Declaration> Declarations(PartProperty property, Value value, Value? rest, Origin from)
+    private IEnumerable<Declaration> Declarations(PartProperty property, (CellKey Key, Value Value, string Text) cell, Value? rest, Origin from)
     {
+        var (key, value, _) = cell;
         var meant = value is RestValue { Step: 0 } && rest is not null ? rest : value;
         if (meant is ReferenceValue { To: TextStyleKind.Kind } style)
-            return TextStyleKind.Description.Declarations(reads, reads.Thing<TextStyle>(style)).Select(d => new Declaration(d.Name, d.Css, from));
+        {
+            var isOnlyOne = key.State == State.Rest && key.Widths == Interval.All;
+            return TextStyleKind.Description.Declarations(reads, reads.Thing<TextStyle>(style), everything: !isOnlyOne).Select(d => new Declaration(d.Name, d.Css, from));
+        }
         var css = property.Css(reads, value, rest);
         return [new(property.CssName, property.Form.Length == 0 ? css : property.Form.Replace("$", css, StringComparison.Ordinal), from)];
     }

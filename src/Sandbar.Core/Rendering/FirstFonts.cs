@@ -23,7 +23,7 @@ internal static class FirstFonts
     {
         if (style.Family is not ReferenceValue reference || site.Type.Families.Find(reference.Id) is not { } family) return null;
         var weight = style.Weight is NumberValue number ? number.Number : Usual;
-        var italic = style.Slant.Code() == "italic";
-        return family.Files.OrderByDescending(f => f.Italic == italic).ThenBy(f => f.From(weight)).FirstOrDefault() is { } file ? site.Shelf.Find(file.Item) : null;
+        var italic = style.Slant.Code() == TextStyle.Italic;
+        return FontMatching.Files(family, weight, italic) is [var file, ..] ? site.Shelf.Find(file.Item) : null;
     }
 }

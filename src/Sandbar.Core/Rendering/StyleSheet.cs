@@ -55,7 +55,8 @@ public sealed record Rule(string Key, Layer Layer, string Selector, bool Hover, 
 
 /// <param name="Family">CSS name of the family.</param>
 /// <param name="Item">The shelf's file.</param>
-public sealed record FontFace(string Family, ShelfItem Item, int WeightFrom, int WeightTo, bool Italic);
+/// <param name="Ranges">The characters it is for, as <c>unicode-range</c> has them; empty for all it has.</param>
+public sealed record FontFace(string Family, ShelfItem Item, int WeightFrom, int WeightTo, bool Italic, string Ranges);
 
 /// <summary>All that a site's foundations, looks and own values come to, in sheet order. Overrides are kept apart: they are the designer's text.</summary>
 /// <param name="Fallbacks">What stands in for the fonts until they are there.</param>

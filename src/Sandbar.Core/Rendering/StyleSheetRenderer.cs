@@ -21,17 +21,8 @@ public static class StyleSheetRenderer
             }
         }
         foreach (var block in Blocks.WithOwnValues(site)) rules.AddRange(roleSteps.Noting(LookRules.OfOwn(site, block)));
-        return new(site.Name, Fonts(site), [.. site.Type.Families.Select(FallbackFace.Of).OfType<FallbackFace>().DistinctBy(f => f.Family)], [.. FoundationRules.Of(site, roleSteps), .. rules], site.Overrides.Site);
+        return new(site.Name, UsedFonts.Of(site), FallbackFace.All(site.Type), [.. FoundationRules.Of(site, roleSteps), .. rules], site.Overrides.Site);
     }
-
-    private static ImmutableArray<FontFace> Fonts(Site site) =>
-    [
-        .. from family in site.Type.Families
-           from file in family.Files
-           let item = site.Shelf.Find(file.Item)
-           where item is not null
-           select new FontFace(FamilyList.First(family.Stack), item, file.WeightFrom, file.WeightTo, file.Italic),
-    ];
 
     private static IEnumerable<Rule> Structure(Part part) => part.Structure.Select((s, i) => new Rule(
         $"structure {part.Id} {i}", part.Layer, s.Selector, false, Interval.All,

@@ -54,7 +54,7 @@ public static class StyleSheetText
                   src: url("{{address(font.Item)}}") format("woff2");
                   font-weight: {{font.WeightFrom}} {{font.WeightTo}};
                   font-style: {{(font.Italic ? "italic" : "normal")}};
-                  font-display: swap;
+                  font-display: swap;{{(font.Ranges.Length == 0 ? "" : $"\n  unicode-range: {Ranges(font.Ranges)};")}}
                 }
 
                 """);
@@ -66,6 +66,8 @@ public static class StyleSheetText
                 @font-face {
                   font-family: {{Serializer.String(face.Family)}};
                   src: {{string.Join(", ", face.Locals.Select(l => $"local({Serializer.String(l)})"))}};
+                  font-weight: {{face.Weight}};
+                  font-style: {{(face.Italic ? "italic" : "normal")}};
                   size-adjust: {{FallbackFace.Percentage(face.SizeAdjust)}};
                   ascent-override: {{FallbackFace.Percentage(face.Ascent)}};
                   descent-override: {{FallbackFace.Percentage(face.Descent)}};
@@ -76,6 +78,9 @@ public static class StyleSheetText
         }
         return text.ToString();
     }
+
+    /// <summary>Ranges of characters, written by us: what is stored may be written in other ways.</summary>
+    private static string Ranges(string ranges) => UnicodeRange.Write(UnicodeRange.Read(ranges) ?? new([]));
 
     /// <summary>A layer as it is called in the sheet.</summary>
     public static string Name(Layer layer) => layer.ToString().ToLowerInvariant();

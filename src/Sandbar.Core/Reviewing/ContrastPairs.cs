@@ -323,13 +323,7 @@ public static class ContrastPairs
 
             private bool IsLarge(TextStyle style)
             {
-                var smallest = style.Size switch
-                {
-                    ReferenceValue { To: SizeKind.Kind } size when Scale.Sizes(walk.Site.Type.Scale, size.Step) is var (from, to) => Math.Min(from, to),
-                    NumberValue { Unit: "px" } px => (double)px.Number,
-                    NumberValue { Unit: "rem" } rem => (double)rem.Number * 16,
-                    _ => 0,
-                };
+                var smallest = walk.Site.Type.Scale.Ends.Min(end => TextFigures.Size(walk.Site, style, (double)end.Width.Amount())) ?? 0;
                 return smallest >= LargeSize || (smallest >= LargeBoldSize && (int)style.Weight.Amount() >= Bold);
             }
 

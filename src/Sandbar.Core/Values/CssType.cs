@@ -34,18 +34,21 @@ public sealed record CssType(string Name)
     /// <summary>An assignment of colours to roles; no type of CSS.</summary>
     public static readonly CssType Scheme = new("scheme");
 
+    /// <summary>A place on an axis of a variable font.</summary>
+    public static readonly CssType Axis = new("axis");
+
     public static readonly CssType List = new("list");
 
     /// <summary>What a number is by its unit; null where there is no such unit here.</summary>
     public static CssType? OfUnit(string unit) => unit switch
     {
         "" => Number,
-        "px" or "rem" or "em" or "%" or "vw" or "vh" or "ch" => Length,
+        "px" or "pt" or "rem" or "em" or "%" or "vw" or "vh" or "ch" => Length,
         "deg" => Angle,
         "ms" or "s" => Time,
         _ => null,
     };
 
     /// <summary>The units of lengths, as they are offered.</summary>
-    public static readonly string[] LengthUnits = ["px", "rem", "em", "%", "vw", "vh", "ch"];
+    public static readonly string[] LengthUnits = ["px", "rem", "em", "%", "vw", "vh", "ch", "pt"];
 }

@@ -76,6 +76,9 @@ public abstract class ListedKind : ReferenceKind
     /// <summary>What is wrong with one besides its fields, its items and its name: path within it, and a sentence.</summary>
     public virtual IEnumerable<Problem> Problems(Site site, IListed thing) => [];
 
+    /// <summary>Why one does not take what was just typed for a field, though a site may hold it: what it refers to may change later. Null where it does.</summary>
+    public virtual string? Refuses(Site site, IListed thing, Field field) => null;
+
     /// <summary>Why one cannot go whatever refers to it; null where it can.</summary>
     public virtual string? Stays(Site site, IListed thing) => null;
 

@@ -28,6 +28,9 @@ public record Setting
     /// <summary>What the designer reads.</summary>
     public required string Name { get; init; }
 
+    /// <summary>The heading it stands under; empty where there is none.</summary>
+    public string Group { get; init; } = "";
+
     /// <summary>What kind of values it takes.</summary>
     public required ValueKind Kind { get; init; }
 

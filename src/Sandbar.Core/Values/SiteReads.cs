@@ -7,6 +7,7 @@ public sealed class SiteReads(Site site)
 {
     private readonly Dictionary<ReferenceValue, string> tokens = [];
     private readonly Dictionary<ReferenceValue, IListed> things = [];
+    private readonly Dictionary<Func<Site, string>, string> facts = [];
 
     public Site Site => site;
 
@@ -29,9 +30,14 @@ public sealed class SiteReads(Site site)
         return (T)thing;
     }
 
+    /// <summary>Something that is so of the site as a whole, in words.</summary>
+    /// <param name="fact">Always the same delegate for the same fact.</param>
+    public string Fact(Func<Site, string> fact) => facts[fact] = fact(site);
+
     /// <summary>Whether another site gives the same to every read.</summary>
     public bool HoldFor(Site other) =>
         ReferenceEquals(site, other)
         || (tokens.All(t => Kinds.Of(t.Key) is var kind && kind.Leads(other, t.Key) && kind.Token(other, t.Key) == t.Value)
-            && things.All(t => ReferenceEquals(Kinds.Listed(t.Key.To).Find(other, t.Key.Id), t.Value)));
+            && things.All(t => ReferenceEquals(Kinds.Listed(t.Key.To).Find(other, t.Key.Id), t.Value))
+            && facts.All(f => f.Key(other) == f.Value));
 }

@@ -16,6 +16,15 @@ public class ThingEditTests
     /// <summary>What of a gradient counts with its kind.</summary>
     private static readonly Dictionary<string, string> GradientKinds = new() { ["shape"] = "radial", ["extent"] = "radial", ["x"] = "conic", ["y"] = "radial", ["angle"] = "linear" };
 
+    /// <summary>What must be so for a field to come out.</summary>
+    private static Site ReadyFor(string code, IListed thing, Field field) => (code, field.Id) switch
+    {
+        ("gradient", _) when GradientKinds.TryGetValue(field.Id, out var shape) => Demo.Site.After(new SetThing(code, thing.Id, "kind", shape)),
+        ("textStyle", "line-style" or "line-thickness" or "line-offset" or "line-color") => Demo.Site.After(new SetThing(code, thing.Id, "line", "under")),
+        ("textStyle", "axes") => Demo.Site.After(new SetThing("family", ((ReferenceValue)((TextStyle)thing).Family).Id, "letters", "Martian Mono")),
+        _ => Demo.Site,
+    };
+
     public static TheoryData<string> Codes => [.. Kinds.AllListed.Select(k => k.Code)];
 
     public static TheoryData<string> Changeable => [.. Kinds.AllListed.Where(k => !k.IsFixed).Select(k => k.Code)];
@@ -30,7 +39,7 @@ public class ThingEditTests
         var thing = kind.Things(Demo.Site)[0];
         foreach (var field in kind.Fields(Demo.Site))
         {
-            var site = code == "gradient" && GradientKinds.TryGetValue(field.Id, out var shape) ? Demo.Site.After(new SetThing(code, thing.Id, "kind", shape)) : Demo.Site;
+            var site = ReadyFor(code, thing, field);
             var sites = Texts(site, kind, thing, field).Select(text => (Text: text, Site: site.After(new SetThing(code, thing.Id, field.Id, text)))).ToList();
             foreach (var (text, after) in sites)
             {
@@ -196,6 +205,7 @@ public class ThingEditTests
             "role-color" => ["rain shade 2", "rain tint 3"],
             "scheme" => ["stays as it is", "Dusk"],
             "contrast" => ["7", "3.5"],
+            "axes" => ["wdth 87.5", "wdth 100"],
             "number" => Numbers(setting),
             "length" => ["13px", "2.5em"],
             _ => [.. (kind.Suggested(site, thing, field) ?? setting.Names(site)).Take(2)],
@@ -206,6 +216,7 @@ public class ThingEditTests
     {
         (-1000, _) => ["30%", "70%"],
         (0, 1) => ["0.3", "0.75"],
+        (10, 200) => ["45", "66.5"],
         ( <= 1, <= 21) => ["1.5", "1.75"],
         ( <= 1, 1000) => ["350", "850"],
         (_, 360) => ["140deg", "219deg"],

@@ -49,7 +49,7 @@ public class SettingTests
     [InlineData("padding", "-4px", "cannot be negative")]
     [InlineData("padding", "1px 2px 3px 4px 5px", "one to four")]
     [InlineData("padding", "4 apples", "cannot be read")]
-    [InlineData("padding", "4pt", "not a unit")]
+    [InlineData("padding", "4pc", "not a unit")]
     [InlineData("padding", "NaN", "cannot be read")]
     [InlineData("padding", "space 9", "space 1 to space 7")]
     [InlineData("padding", "space", "space 1 to space 7")]

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using System.Text;
 using System.Text.Json;
@@ -6,22 +7,13 @@ using Sandbar.Css;
 
 namespace Sandbar.Core.Foundations.Type;
 
-/// <summary>What kind of letters a family has.</summary>
-public enum FamilyClass
-{
-    Serif,
-    Sans,
-    Slab,
-    Mono,
-    Display,
-    Hand,
-}
-
 /// <summary>A family that comes with the program, under an open licence.</summary>
-/// <param name="Files">Its font files as shelf items, with the weights each holds.</param>
-/// <param name="Assets">Their bytes.</param>
-public sealed record BundledFamily(string Id, string Name, FamilyClass Class, ImmutableArray<(ShelfItem Item, FontFile File)> Files, ImmutableArray<Asset> Assets)
+/// <param name="Files">Its font files as shelf items, with the weights each holds: upright before italic, and the letters that most pages need first.</param>
+public sealed record BundledFamily(string Id, string Name, FamilyClass Class, ImmutableArray<(ShelfItem Item, FontFile File)> Files)
 {
+    /// <summary>The bytes of its files.</summary>
+    public ImmutableArray<Asset> Assets => [.. Files.Select(f => BundledFamilies.Asset(f.Item.Hash)!)];
+
     /// <summary>The CSS <c>font-family</c> list: the family and what stands in for it until it is there.</summary>
     public string Stack => $"\"{Name}\", " + Class switch
     {
@@ -45,15 +37,28 @@ public static class BundledFamilies
 
     public static readonly ImmutableArray<BundledFamily> All = Read();
 
+    private static readonly Dictionary<string, ShelfItem> ById = All.SelectMany(f => f.Files).ToDictionary(f => f.Item.Id, f => f.Item, StringComparer.Ordinal);
+
+    private static readonly Dictionary<string, ShelfItem> ByHash = ById.Values.ToDictionary(i => i.Hash, StringComparer.Ordinal);
+
+    // Bytes and what is read from them are had when they are asked for: a site needs few of a hundred files.
+    private static readonly ConcurrentDictionary<string, Asset> Assets = new(StringComparer.Ordinal);
+
+    private static readonly ConcurrentDictionary<string, FontMeasures> ReadMeasures = new(StringComparer.Ordinal);
+
     public static BundledFamily? Find(string id) => All.FirstOrDefault(f => f.Id == id);
 
     public static BundledFamily? ByName(string name) => All.FirstOrDefault(f => f.Name.Equals(name, StringComparison.OrdinalIgnoreCase));
 
     /// <summary>A font file as a shelf item, by the item's id; null where it is none of these.</summary>
-    public static ShelfItem? Item(string id) => All.SelectMany(f => f.Files).Select(f => f.Item).FirstOrDefault(i => i.Id == id);
+    public static ShelfItem? Item(string id) => ById.GetValueOrDefault(id);
 
     /// <summary>A font file by its hash; null where it is none of these.</summary>
-    public static Asset? Asset(string hash) => All.SelectMany(f => f.Assets).FirstOrDefault(a => a.Hash == hash);
+    public static Asset? Asset(string hash) => ByHash.TryGetValue(hash, out var item) ? Assets.GetOrAdd(hash, _ => new(hash, item.MediaType, Bytes($"{item.Id}.woff2"))) : null;
+
+    /// <summary>What is to be known of a font file of these; null where it is none.</summary>
+    public static FontMeasures? Measures(string id) =>
+        ById.TryGetValue(id, out var item) ? ReadMeasures.GetOrAdd(id, _ => FontMeasuring.Of(Sandbar.Fonts.FontFile.Read(Asset(item.Hash)!.Bytes))) : null;
 
     /// <summary>The licence a family comes under: whoever passes its files on passes this on with them.</summary>
     public static string Licence(BundledFamily family) => Encoding.UTF8.GetString(Bytes($"licences/{family.Id}.txt"));
@@ -61,19 +66,12 @@ public static class BundledFamilies
     private static ImmutableArray<BundledFamily> Read()
     {
         var list = JsonSerializer.Deserialize<Listed>(Bytes("families.json"), SiteJson.Options)!;
-        return [.. list.Families.Select(Family)];
+        return [.. list.Families.Select(f => new BundledFamily(f.Id, f.Name, f.Class, [.. f.Files.Select(file => File(f.Name, file))]))];
     }
 
-    private static BundledFamily Family(ListedFamily family)
-    {
-        var files = family.Files.Select(f => (f, Asset: Design.Asset.Of("font/woff2", Bytes(f.File + ".woff2")))).ToList();
-        return new(
-            family.Id, family.Name, family.Class,
-            [.. files.Select(f => (
-                new ShelfItem(f.f.File, family.Name, $"fonts/{f.f.File}.woff2", f.Asset.MediaType, f.Asset.Hash, 0, 0),
-                new FontFile(f.f.File, f.f.From, f.f.To, Italic: false)))],
-            [.. files.Select(f => f.Asset)]);
-    }
+    private static (ShelfItem Item, FontFile File) File(string family, ListedFile file) => (
+        new(file.File, family, $"fonts/{file.File}.woff2", FamilyKind.FontType, file.Hash, 0, 0),
+        new(file.File, file.From, file.To, file.Italic) { Ranges = file.Ranges });
 
     private static byte[] Bytes(string file) => EmbeddedFile.Read(typeof(BundledFamilies).Assembly, Folder + file);
 
@@ -81,5 +79,6 @@ public static class BundledFamilies
 
     private sealed record ListedFamily(string Id, string Name, FamilyClass Class, ImmutableArray<ListedFile> Files);
 
-    private sealed record ListedFile(string File, int From, int To);
+    /// <param name="Hash">SHA-256 of the file, so that it need not be read to be named.</param>
+    private sealed record ListedFile(string File, int From, int To, bool Italic, string Ranges, string Hash);
 }

@@ -1,9 +1,7 @@
-using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using System.Globalization;
 using System.Runtime.CompilerServices;
 using Sandbar.Core.Design;
-using Sandbar.Fonts;
 
 namespace Sandbar.Core.Foundations.Type;
 
@@ -15,7 +13,7 @@ namespace Sandbar.Core.Foundations.Type;
 /// <param name="Locals">Names of the local fonts, which all have the same widths and heights.</param>
 /// <param name="SizeAdjust">Times the size asked for.</param>
 /// <param name="Ascent">Of that size, as are the others.</param>
-public sealed record FallbackFace(string Family, ImmutableArray<string> Locals, double SizeAdjust, double Ascent, double Descent, double LineGap)
+public sealed record FallbackFace(string Family, int Weight, bool Italic, ImmutableArray<string> Locals, double SizeAdjust, double Ascent, double Descent, double LineGap)
 {
     /// <summary>Running text: its letters are about as frequent as in English (common practice, no source).</summary>
     public const string Sample =
@@ -23,60 +21,41 @@ public sealed record FallbackFace(string Family, ImmutableArray<string> Locals, 
 
     private const int UsualWeight = 400;
 
-    // By font file of the program and the local font that stands in for it.
-    private static readonly ConcurrentDictionary<(string Item, LocalFont Local), FallbackFace?> Known = [];
+    // Of a foundation that stays as it is they are looked up once: every sheet asks for them.
+    private static readonly ConditionalWeakTable<TypeFoundation, Holder> Known = [];
 
-    // Of a family that stays as it is it is looked up once: every sheet asks for it.
-    private static readonly ConditionalWeakTable<Family, Found> OfFamily = [];
-
-    /// <summary>The face for a family; null where it has no file, or none that comes with the program.</summary>
-    public static FallbackFace? Of(Family family) => OfFamily.GetValue(family, Find).Face;
+    /// <summary>The faces of a site: of every family that is measured, one for each weight and slant its text styles ask for.</summary>
+    public static ImmutableArray<FallbackFace> All(TypeFoundation type) => Known.GetValue(type, t => new([.. t.Families.SelectMany(f => Of(t, f)).DistinctBy(f => (f.Family, f.Weight, f.Italic))])).Faces;
 
     /// <summary>The family list as it is released, with the face after what it stands in for.</summary>
-    public static string Stack(Family family) => OfFamily.GetValue(family, Find).Stack;
+    public static string Stack(Family family) => IsMeasured(family) ? FamilyList.After(family.Stack, Name(family)) : FamilyList.Css(family.Stack);
 
-    private static Found Find(Family family)
+    private static IEnumerable<FallbackFace> Of(TypeFoundation type, Family family)
     {
-        var usual = family.Files.Where(f => !f.Italic).MinBy(f => f.From(UsualWeight));
-        if (usual is null || BundledFamilies.Item(usual.Item) is not { } item || Known.GetOrAdd((item.Id, LocalFont.For(family.Stack)), key => Made(item, key.Local)) is not { } face)
-            return new(null, FamilyList.Css(family.Stack));
-        var named = face with { Family = $"{FamilyList.First(family.Stack)} Fallback" };
-        return new(named, FamilyList.After(family.Stack, named.Family));
+        if (!IsMeasured(family)) return [];
+        var asked = type.Styles.Where(s => s.Family is ReferenceValue reference && reference.Id == family.Id)
+            .Select(s => (Weight: s.Weight is NumberValue { Number: > 0 and <= 1000 } number ? (int)number.Number : UsualWeight, Italic: s.Slant.Code() == "italic")).Distinct().Order().ToList();
+        return from face in asked.Count > 0 ? asked : [(UsualWeight, false)]
+               let measures = Faces.Measures(FontMatching.Files(family, face.Weight, face.Italic)[0])
+               where measures is not null
+               select Made(family, face.Weight, face.Italic, measures);
     }
 
-    private static FallbackFace? Made(ShelfItem item, LocalFont local)
-    {
-        if (BundledFamilies.Asset(item.Hash) is not { } asset) return null;
-        var font = Sandbar.Fonts.FontFile.Read(asset.Bytes);
-        using var measure = new TextMeasure(font);
-        var metrics = font.Facts.Metrics;
-        var adjust = measure.Width(Sample, 1, UsualWeight) / local.SampleWidth;
-        return new("", local.Names, adjust, Share(metrics.Ascent), Share(metrics.Descent), Share(metrics.LineGap));
+    private static bool IsMeasured(Family family) => !family.Files.IsDefaultOrEmpty && family.Files.Any(f => Faces.Measures(f) is not null);
 
-        double Share(int units) => Math.Abs(units) / (metrics.UnitsPerEm * adjust);
+    private static string Name(Family family) => $"{FamilyList.First(family.Stack)} Fallback";
+
+    private static FallbackFace Made(Family family, int weight, bool italic, FontMeasures measures)
+    {
+        var local = LocalFont.For(family.Stack, weight, italic);
+        var adjust = FontMeasuring.WidthAt(measures, weight) / local.SampleWidth;
+        return new(Name(family), weight, italic, local.Names, adjust, Share(measures.Ascent), Share(measures.Descent), Share(measures.LineGap));
+
+        double Share(int units) => Math.Abs(units) / (measures.UnitsPerEm * adjust);
     }
 
     /// <summary>A number as a percentage of CSS.</summary>
     public static string Percentage(double share) => string.Create(CultureInfo.InvariantCulture, $"{share * 100:0.##}%");
 
-    private sealed record Found(FallbackFace? Face, string Stack);
-}
-
-/// <summary>A font that most devices have, under the names of all that were drawn to its widths.</summary>
-/// <param name="SampleWidth">Of <see cref="FallbackFace.Sample"/>, em.</param>
-public sealed record LocalFont(ImmutableArray<string> Names, double SampleWidth)
-{
-    /// <summary>Measured on Debian's fonts-liberation, which have the widths of the fonts named before them.</summary>
-    public static readonly LocalFont
-        Sans = new(["Arial", "ArialMT", "Liberation Sans", "Arimo"], 84.0469),
-        Serif = new(["Times New Roman", "TimesNewRomanPSMT", "Liberation Serif", "Tinos"], 75.6724),
-        Mono = new(["Courier New", "CourierNewPSMT", "Liberation Mono", "Cousine"], 111.6182);
-
-    /// <summary>The one most like what a family list falls back on in the end.</summary>
-    public static LocalFont For(string stack) => FamilyList.Last(stack) switch
-    {
-        "monospace" => Mono,
-        "sans-serif" or "system-ui" or "cursive" => Sans,
-        _ => Serif,
-    };
+    private sealed record Holder(ImmutableArray<FallbackFace> Faces);
 }

@@ -41,8 +41,13 @@ public sealed class FamilyKind : NamedKind<Family>
     {
         var family = (Family)thing;
         if (family.Files.Any(f => site.Shelf.Find(f.Item) is null)) yield return new("/files", $"A font file of {family.Name} is not on the shelf.");
+        if (family.Files.Any(f => !HoldsTogether(f))) yield return new("/files", $"What is said of a font file of {family.Name} is not what a font can be.");
         if (!FamilyList.IsReadable(family.Stack)) yield return new("/stack", $"The family list of {family.Name} is not one that CSS takes.");
     }
+
+    private static bool HoldsTogether(FontFile file) =>
+        file.WeightFrom is >= 1 and <= 1000 && file.WeightTo is >= 1 and <= 1000 && file.WeightFrom <= file.WeightTo
+        && (file.Ranges.Length == 0 || UnicodeRange.Read(file.Ranges) is not null) && (file.Measures is not { } measures || FontMeasuring.HoldTogether(measures));
 
     protected override Site With(Site site, ImmutableArray<Family> things) => site with { Type = site.Type with { Families = things } };
 

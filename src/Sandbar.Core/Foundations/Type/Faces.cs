@@ -1,0 +1,17 @@
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Foundations.Type;
+
+/// <summary>What is known of the font files of a site.</summary>
+public static class Faces
+{
+    /// <summary>What was read from a file: kept with the site, or of a file of the program; null where neither is.</summary>
+    public static FontMeasures? Measures(FontFile file) => file.Measures ?? BundledFamilies.Measures(file.Item);
+
+    /// <summary>What was read from the file that stands for a family's usual text; null where nothing was.</summary>
+    public static FontMeasures? Measures(Family family, decimal weight = 400, bool italic = false) =>
+        FontMatching.Files(family, weight, italic) is [var file, ..] ? Measures(file) : null;
+
+    /// <summary>The axes along which a family can be varied, but for weight, which has a setting of its own.</summary>
+    public static IEnumerable<AxisRange> Axes(Family family, bool italic = false) => Measures(family, italic: italic)?.Axes ?? [];
+}
