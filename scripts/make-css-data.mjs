@@ -1,25 +1,35 @@
 // Writes src/Sandbar.Css/Syntax/property-names.json: the names of CSS properties as css-tree carries them (MDN's data and its own patch) and as
 // Debian's Chromium has them, with both versions, and which of them stand for several, as Chromium has it. A browser test tells when Chromium has learnt more.
-import { execFileSync } from 'node:child_process';
-import fs from 'node:fs';
-import { createRequire } from 'node:module';
-import os from 'node:os';
-import path from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { execFileSync } from "node:child_process";
+import fs from "node:fs";
+import { createRequire } from "node:module";
+import os from "node:os";
+import path from "node:path";
+import { fileURLToPath } from "node:url";
 
 const here = path.dirname(fileURLToPath(import.meta.url));
-const require = createRequire(path.join(here, '../client/package.json'));
-const { lexer, version } = require('css-tree');
+const require = createRequire(path.join(here, "../client/package.json"));
+const { lexer, version } = require("css-tree");
 
-const chromium = (...args) => execFileSync('chromium', args, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] });
-const page = 'data:text/html,<body><script>document.body.textContent = [...getComputedStyle(document.body)].join(" ")</script>';
-const dom = chromium('--headless', '--no-sandbox', '--dump-dom', page);
-const inChromium = /<body>([^<]*)/.exec(dom)[1].split(' ');
+const chromium = (...args) =>
+  execFileSync("chromium", args, {
+    encoding: "utf8",
+    stdio: ["ignore", "pipe", "ignore"],
+  });
+const page =
+  'data:text/html,<body><script>document.body.textContent = [...getComputedStyle(document.body)].join(" ")</script>';
+const dom = chromium("--headless", "--no-sandbox", "--dump-dom", page);
+const inChromium = /<body>([^<]*)/.exec(dom)[1].split(" ");
 
-const names = [...new Set([...Object.keys(lexer.properties), ...inChromium])].filter((name) => name && !name.startsWith('-')).sort();
+const names = [...new Set([...Object.keys(lexer.properties), ...inChromium])]
+  .filter((name) => name && !name.startsWith("-"))
+  .sort();
 
 // A property that sets several is a shorthand: Chromium lists what it sets.
-const file = path.join(fs.mkdtempSync(path.join(os.tmpdir(), 'css-data-')), 'longhands.html');
+const file = path.join(
+  fs.mkdtempSync(path.join(os.tmpdir(), "css-data-")),
+  "longhands.html",
+);
 fs.writeFileSync(
   file,
   `<body><script>
@@ -34,8 +44,18 @@ fs.writeFileSync(
     document.body.textContent = JSON.stringify(longhands);
   </script>`,
 );
-const longhands = JSON.parse(/<body>([^<]*)/.exec(chromium('--headless', '--no-sandbox', '--dump-dom', `file://${file}`))[1]);
+const longhands = JSON.parse(
+  /<body>([^<]*)/.exec(
+    chromium("--headless", "--no-sandbox", "--dump-dom", `file://${file}`),
+  )[1],
+);
 
-const target = path.join(here, '../src/Sandbar.Css/Syntax/property-names.json');
-const made = { madeBy: 'scripts/make-css-data.mjs', 'css-tree': version, chromium: /[\d.]+/.exec(chromium('--version'))[0], names, longhands };
-fs.writeFileSync(target, JSON.stringify(made, null, 1) + '\n');
+const target = path.join(here, "../src/Sandbar.Css/Syntax/property-names.json");
+const made = {
+  madeBy: "scripts/make-css-data.mjs",
+  "css-tree": version,
+  chromium: /[\d.]+/.exec(chromium("--version"))[0],
+  names,
+  longhands,
+};
+fs.writeFileSync(target, JSON.stringify(made, null, 1) + "\n");

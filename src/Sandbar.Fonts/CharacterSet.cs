@@ -23,6 +23,14 @@ public sealed record CharacterSet(ImmutableArray<(int From, int To)> Ranges)
     /// <summary>The characters of a text that are not among these, each once, in its order. What is never drawn is left out.</summary>
     public IEnumerable<Rune> MissingIn(string text) => text.EnumerateRunes().Distinct().Where(r => !Rune.IsControl(r) && !Contains(r.Value));
 
+    /// <summary>Those that are among others, too.</summary>
+    public CharacterSet Within(CharacterSet others) => Of(
+        from range in Ranges
+        from other in others.Ranges
+        let both = (From: Math.Max(range.From, other.From), To: Math.Min(range.To, other.To))
+        where both.From <= both.To
+        select both);
+
     /// <summary>Ranges in any order, perhaps touching, as a set.</summary>
     public static CharacterSet Of(IEnumerable<(int From, int To)> ranges)
     {

@@ -24,6 +24,9 @@ public sealed class FontFile
     /// <exception cref="FormatException">It is no font that can be read; the message says why in a sentence.</exception>
     public static FontFile Read(byte[] file) => new(FontTables.Read(file));
 
+    /// <summary>The same font as WOFF2, written by us: with the tables that text needs, and nothing else that the file held.</summary>
+    public byte[] AsWoff2() => tables.Woff2File();
+
     /// <summary>The same font as nobody wraps it.</summary>
     internal byte[] Unwrapped() => tables.Unwrapped();
 

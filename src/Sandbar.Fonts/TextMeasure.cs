@@ -14,6 +14,9 @@ public sealed class TextMeasure : IDisposable
     private readonly Face face;
     private readonly FontFile file;
 
+    /// <summary>The font it measures with.</summary>
+    public FontFile File => file;
+
     public TextMeasure(FontFile file)
     {
         this.file = file;
@@ -24,7 +27,8 @@ public sealed class TextMeasure : IDisposable
     /// <summary>The width of a text, px.</summary>
     /// <param name="size">Of the letters, px, above 0.</param>
     /// <param name="weight">Of a variable font the nearest it has.</param>
-    public double Width(string text, double size, double weight)
+    /// <param name="axes">Where it stands on other axes; where nothing is said it is as the font has it, and the optical size is the size.</param>
+    public double Width(string text, double size, double weight, IReadOnlyDictionary<string, double>? axes = null)
     {
         if (text.Length == 0) return 0;
         var unitsPerEm = file.Facts.Metrics.UnitsPerEm;
@@ -32,12 +36,14 @@ public sealed class TextMeasure : IDisposable
         font.SetScale(unitsPerEm * Parts, unitsPerEm * Parts);
         font.SetFunctionsOpenType();
         // A browser sets the optical size by itself (font-optical-sizing: auto).
-        font.SetVariations([.. file.Facts.Axes.Where(a => a.Tag is "wght" or "opsz").Select(a => new Variation { Tag = Tag.Parse(a.Tag), Value = (float)Math.Clamp(a.Tag == "wght" ? weight : size, a.Least, a.Most) })]);
+        font.SetVariations([.. file.Facts.Axes.Select(a => (Axis: a, At: Place(a.Tag))).Where(a => a.At is not null).Select(a => new Variation { Tag = Tag.Parse(a.Axis.Tag), Value = (float)Math.Clamp(a.At!.Value, a.Axis.Least, a.Axis.Most) })]);
         using var buffer = new Buffer();
         buffer.AddUtf16(text);
         buffer.GuessSegmentProperties();
         font.Shape(buffer);
         return buffer.GetGlyphPositionSpan().ToArray().Sum(p => (double)p.XAdvance) / Parts * size / unitsPerEm;
+
+        double? Place(string tag) => tag == "wght" ? weight : axes?.TryGetValue(tag, out var at) == true ? at : tag == "opsz" ? size : null;
     }
 
     // A copy of HarfBuzz's own: what Blob.FromStream makes goes with the next garbage collection, and every letter is then as wide as any other.

@@ -151,6 +151,14 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         if (outcome.Site is not { } changed) return new EditResult.Refused(outcome.Problems);
         var patch = Patch.Between(head.Stored.Site, changed);
         if (patch.Changes.Length == 0) return new EditResult.Made(head, head);
+        // What comes onto the shelf is there already: files come by ways of their own.
+        if (changed.Shelf != head.Stored.Site.Shelf)
+        {
+            foreach (var item in changed.Shelf.Except(head.Stored.Site.Shelf).Where(i => BundledFamilies.ItemOf(i.Hash) is null))
+            {
+                if (!await store.HasAssetAsync(item.Hash, cancel)) return new EditResult.Refused([new("/item", $"The file of {item.Name} has not come. Add it again.")]);
+            }
+        }
         // Made on an older version: it stands if nobody else has touched the same values since.
         var lines = History.Latest(head.Stored.Journal).TakeWhile(l => l.Version > source.Version).ToList();
         if (lines.Count == head.Stored.Journal.Count && source.Version < head.Stored.Version - lines.Count) return new EditResult.Conflict(head, []);

@@ -39,6 +39,7 @@ public static partial class SandbarServer
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton(_ => new SiteStore(options.Store));
         builder.Services.AddSingleton<OpenSites>();
+        builder.Services.AddSingleton<ReadFonts>();
 
         var app = builder.Build();
         app.Use(Guard.Headers);
@@ -52,6 +53,7 @@ public static partial class SandbarServer
         EditEndpoints.Map(api);
         ColorEndpoints.Map(api);
         PairEndpoints.Map(api);
+        TypeEndpoints.Map(api);
         SnapshotEndpoints.Map(api);
         ReleaseEndpoints.Map(api);
         StageEndpoints.Map(app);
@@ -65,6 +67,8 @@ public static partial class SandbarServer
     {
         // The build asks a program for its API without running it: nothing is to be written then.
         if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider") await PrepareAsync(app);
+        // The shelf is read while nobody waits for it.
+        app.Lifetime.ApplicationStarted.Register(() => _ = Task.Run(() => BundledFamilyView.All.Value));
         await app.RunAsync();
     }
 

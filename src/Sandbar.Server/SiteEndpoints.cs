@@ -3,7 +3,6 @@ using System.Security.Cryptography;
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Sandbar.Core.Editing;
-using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Rendering;
 using Sandbar.Core.Reviewing;
 using Sandbar.Css;
@@ -32,8 +31,6 @@ internal static class SiteEndpoints
             return TypedResults.Ok(CatalogueView.Whole);
         }).WithName("getCatalogue").AddEndpointFilter(async (context, next) =>
             context.HttpContext.Request.Headers.IfNoneMatch == CatalogueTag ? TypedResults.StatusCode(StatusCodes.Status304NotModified) : await next(context));
-
-        api.MapGet("/families", () => TypedResults.Ok(BundledFamilies.All.Select(BundledFamilyView.Of).ToList())).WithName("listFamilies");
 
         api.MapGet("/sites/{slug}/silenced", async Task<Results<Ok<IReadOnlyList<CssProblemView>>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
         {

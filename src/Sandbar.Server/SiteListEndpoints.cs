@@ -5,6 +5,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Interchange;
 using Sandbar.Core.Rendering;
 using Sandbar.Core.Reviewing;
@@ -125,7 +126,6 @@ internal static class SiteListEndpoints
         var left = LargestUnpacked;
         var leftForSite = LargestSiteFile;
         var site = SiteFile.Read(System.Text.Encoding.UTF8.GetString(Unpack(files[0], ref leftForSite)));
-        Shown(site);
         var name = files[0].FullName[..^SiteFile.Extension.Length];
         var assets = new List<Asset>();
         foreach (var item in site.Shelf.DistinctBy(i => i.Hash))
@@ -139,7 +139,9 @@ internal static class SiteListEndpoints
             if (hash != item.Hash) site = site with { Shelf = site.Shelf.Each(i => i.Hash == item.Hash ? i with { Hash = hash } : i) };
             assets.Add(new(hash, item.MediaType, kept));
         }
-        return (site, assets);
+        var (measured, checkedAssets) = OwnFont.Checked(site, assets);
+        Shown(measured);
+        return (measured, checkedAssets);
     }
 
     /// <summary>What is taken has been shown once: stylesheet, every page, the specimen page and all that windows ask for.</summary>

@@ -42,7 +42,7 @@ public sealed record SiteView(
             Kinds.All.ToDictionary(k => k.Code, k => (IReadOnlyList<string>)[.. k.Names(site)], StringComparer.Ordinal),
             [.. site.Palette.Colors.Select(c => ColorView.Of(site, c))],
             [.. site.Palette.Schemes.Select(s => SchemeView.Of(site, s))],
-            TypeView.Of(site),
+            TypeView.Of(site, head.Sheet),
             FrameView.Of(site),
             [.. site.Menus.Select(MenuView.Of)],
             [.. site.Shelf.Where(i => i.Width > 0).Select(i => new PictureView(i.Id, i.Name, StageEndpoints.AssetAddress(i)))],

@@ -215,6 +215,13 @@ public sealed class SiteStore
         return await db.Assets.AsNoTracking().FirstOrDefaultAsync(a => a.Hash == hash, cancel) is { } row ? new(row.Hash, row.MediaType, row.Bytes) : null;
     }
 
+    /// <summary>Whether the bytes of a file are kept.</summary>
+    public async Task<bool> HasAssetAsync(string hash, CancellationToken cancel = default)
+    {
+        await using var db = await contexts.CreateDbContextAsync(cancel);
+        return await db.Assets.AnyAsync(a => a.Hash == hash, cancel);
+    }
+
     private async Task<(Site Site, long Version, bool IsOld, long LastGood)?> DocumentAsync(string slug, CancellationToken cancel)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);

@@ -17,6 +17,9 @@ internal static class RandomEdits
         "lab(50 1e300 0)", "action shade 99999999999", "1px 2px", "(((1px)))", "text", "Body", "#abc8", "none",
     ];
 
+    /// <summary>What a font file might be.</summary>
+    private static readonly FontMeasures Letters = new("Own", 1000, 900, -200, 0, 700, 500, [new(400, 85)], [], [], [], "Ours", true);
+
     public static readonly Gen<Edit> Any = Gen.OneOf(
         Gen.Select(Among([.. Demo.Site.Palette.Colors.Select(c => c.Id)]), Gen.Int[0, 0xFFFFFF], (id, rgb) => Do.Color(id, $"#{rgb:x6}")),
         Gen.Select(Among("Moss", "leaf", "Old husk", ""), Gen.Int[0, 3], (name, n) => n == 0 ? Do.NewColor($"c-{name}", name, "olive") : Do.RenameColor("husk", name)),
@@ -32,6 +35,9 @@ internal static class RandomEdits
         Gen.Select(Among("day", "dusk"), Among("text", "action"), Among("ground", "text", "action text"), (scheme, role, on) => Do.Role(scheme, role, $"readable on {on}")),
         Gen.Select(Cells(), Gen.Int[0, 5], (cell, n) => n == 0 ? (Edit)(cell with { Text = null }) : cell),
         Gen.Select(Among(ScaleEndKind.Narrow, ScaleEndKind.Wide), Among("width", "base", "ratio"), Gen.Double[-1, 1500], (end, field, number) => Do.Scale(end, field, $"{number:0.##}")),
+        Gen.Select(Among("own", "fraunces", "gone"), Among<string?>("Own", "fraunces", "", null), Gen.Int[0, 2], Gen.Int[0, 1200], Gen.Bool, Among<string?>(null, "own-0", "fraunces-latin-wght-normal"), (family, name, item, weight, italic, replaces) =>
+            (Edit)new AddFontFile(family, name, $"own-{item}", new string('a', 64), weight, weight, italic, Letters, replaces)),
+        Gen.Select(Among("own", "fraunces", "figtree"), Gen.Int[0, 2], (family, item) => (Edit)new RemoveFontFile(family, $"own-{item}")),
         Things(), AddedThings(), MovedThings(), RemovedThings(),
         Gen.Select(Among([.. Blocks.All(Demo.Site)]), Gen.Int[0, 5], Among("", "home", "Words *of* a [kind](home)", "no", "- a\n  - b", "beet"), (block, slot, text) =>
             (Edit)new SetContent(block.Id, PartCatalogue.Get(block.Part).Slots.Select(s => s.Id).ElementAtOrDefault(slot) ?? "none", text)),

@@ -36,22 +36,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/families": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["listFamilies"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/sites/{slug}/silenced": {
         parameters: {
             query?: never;
@@ -452,6 +436,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/families": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listFamilies"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/fonts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addFont"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/type/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["getTypeFigures"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/type/candidates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["compareCandidates"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{slug}/past": {
         parameters: {
             query?: never;
@@ -504,11 +552,24 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AddedFont: {
+            edit: components["schemas"]["EditAnswer"];
+            family: string;
+        };
         AwaySite: {
             slug: string;
             name: string;
             /** Format: date-time */
             since: string;
+        };
+        AxisRange: {
+            tag: string;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            usual: number;
+            /** Format: double */
+            most: number;
         };
         BlockChange: {
             page: string;
@@ -543,7 +604,32 @@ export interface components {
             from: number;
             /** Format: int32 */
             to: number;
+            weights: string;
+            hasItalics: boolean;
+            /** Format: double */
+            xHeight: number;
+            axes: components["schemas"]["AxisRange"][];
+            languages: string[];
             files: components["schemas"]["FontFileView"][];
+        };
+        CandidateEdit: {
+            edit: null | components["schemas"]["Edit"];
+        };
+        CandidateView: {
+            face: string;
+            /** Format: double */
+            xHeight: null | number;
+            /** Format: double */
+            capHeight: null | number;
+            /** Format: double */
+            textWidth: null | number;
+            weights: string;
+            hasItalics: boolean;
+        };
+        CandidatesRequest: {
+            of: string;
+            id: string;
+            candidates: components["schemas"]["CandidateEdit"][];
         };
         CatalogueView: {
             parts: components["schemas"]["PartView"][];
@@ -632,7 +718,7 @@ export interface components {
         DuplicateRequest: {
             name: string;
         };
-        Edit: components["schemas"]["EditAddColors"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"];
+        Edit: components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"];
         EditAddColors: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -640,6 +726,24 @@ export interface components {
              */
             kind: "addColors";
             colors: components["schemas"]["NewColor"][];
+        };
+        EditAddFontFile: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "addFontFile";
+            family: string;
+            name: null | string;
+            item: string;
+            hash: string;
+            /** Format: int32 */
+            weightFrom: number;
+            /** Format: int32 */
+            weightTo: number;
+            italic: boolean;
+            measures: components["schemas"]["FontMeasures"];
+            replaces?: null | string;
         };
         EditAddMenuItem: {
             /**
@@ -726,6 +830,15 @@ export interface components {
             id: string;
             before: null | string;
             group: null | string;
+        };
+        EditRemoveFontFile: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "removeFontFile";
+            family: string;
+            item: string;
         };
         EditRemoveMenuItem: {
             /**
@@ -907,12 +1020,19 @@ export interface components {
             of: string;
         };
         /** @enum {unknown} */
-        FamilyClass: "serif" | "sans" | "slab" | "mono" | "display" | "hand";
+        FamilyClass: "serif" | "sans" | "slab" | "mono" | "display" | "hand" | null;
         FamilyView: {
             id: string;
             name: string;
             face: string;
             stack: string;
+            class: null | components["schemas"]["FamilyClass"];
+            bundled: null | string;
+            lacks: boolean;
+            weights: string;
+            hasItalics: boolean;
+            axes: components["schemas"]["AxisRange"][];
+            languages: string[];
             files: components["schemas"]["FontFileView"][];
         };
         FieldValueView: {
@@ -926,11 +1046,40 @@ export interface components {
             stylesheetBytes: number;
         };
         FontFileView: {
+            item: string;
             address: string;
             /** Format: int32 */
             from: number;
             /** Format: int32 */
             to: number;
+            italic: boolean;
+            ranges: string;
+            isOwn: boolean;
+            licence: string;
+            mayEmbed: boolean;
+            usedBy: string[];
+        };
+        FontMeasures: {
+            name: string;
+            class: null | components["schemas"]["FamilyClass"];
+            /** Format: int32 */
+            unitsPerEm: number;
+            /** Format: int32 */
+            ascent: number;
+            /** Format: int32 */
+            descent: number;
+            /** Format: int32 */
+            lineGap: number;
+            /** Format: int32 */
+            capHeight: number;
+            /** Format: int32 */
+            xHeight: number;
+            widths: components["schemas"]["WidthAtWeight"][];
+            axes: components["schemas"]["AxisRange"][];
+            features: string[];
+            languages: string[];
+            licence: string;
+            mayEmbed: boolean;
         };
         FoundColor: {
             name: string;
@@ -980,6 +1129,13 @@ export interface components {
             fields: components["schemas"]["SettingView"][];
             items: null | components["schemas"]["ItemsView"];
         };
+        LineLength: {
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            characters: number;
+            block: string;
+        };
         ListedSite: {
             slug: string;
             name: string;
@@ -992,6 +1148,17 @@ export interface components {
             name: string;
             selector: string;
             cells: components["schemas"]["CellView"][];
+        };
+        MeasuredBox: {
+            style: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: double */
+            inline: number;
+            block: string;
+        };
+        MeasuredStage: {
+            boxes: components["schemas"]["MeasuredBox"][];
         };
         MendRequest: {
             /** Format: int64 */
@@ -1046,6 +1213,12 @@ export interface components {
         OverridesView: {
             css: string;
             problems: components["schemas"]["CssProblemView"][];
+        };
+        OwnSizeView: {
+            id: string;
+            style: string;
+            text: string;
+            sizes: components["schemas"]["SizeView"][];
         };
         PageView: {
             id: string;
@@ -1190,7 +1363,6 @@ export interface components {
             instance?: null | string;
         };
         PropertyView: {
-            group: string;
             sameInAllStates: boolean;
             setting: components["schemas"]["SettingView"];
         };
@@ -1239,6 +1411,8 @@ export interface components {
             variable: string;
             css: string;
             sizes: components["schemas"]["SizeView"][];
+            /** Format: int32 */
+            doubledAt: null | number;
         };
         SchemeView: {
             id: string;
@@ -1250,6 +1424,7 @@ export interface components {
         SettingView: {
             id: string;
             name: string;
+            group: string;
             kind: string;
             words: string[];
             offers: string[];
@@ -1333,6 +1508,15 @@ export interface components {
         };
         /** @enum {unknown} */
         State: "rest" | "current" | "hover" | "focus" | "pressed" | "off";
+        StyleFigures: {
+            style: string;
+            lines: components["schemas"]["LineLength"][];
+            /** Format: double */
+            smallest: null | number;
+            /** Format: int32 */
+            doubledAt: null | number;
+            findings: components["schemas"]["TypeFinding"][];
+        };
         TextStyleView: {
             id: string;
             fontFamily: string;
@@ -1341,6 +1525,8 @@ export interface components {
             isItalic: boolean;
             textTransform: string;
             letterSpacing: string;
+            forms: string;
+            axes: string;
         };
         ThingItemView: {
             id: string;
@@ -1378,10 +1564,24 @@ export interface components {
             /** Format: double */
             coreTime: number;
         };
+        /** @enum {unknown} */
+        TypeConcern: "longLines" | "tightLines" | "smallLetters" | "weight" | "slant" | "characters" | "zoom";
+        TypeFiguresView: {
+            styles: components["schemas"]["StyleFigures"][];
+            /** Format: int32 */
+            concerns: number;
+        };
+        TypeFinding: {
+            concern: components["schemas"]["TypeConcern"];
+            says: string;
+            source: string;
+        };
         TypeView: {
             families: components["schemas"]["FamilyView"][];
             steps: components["schemas"]["ScaleStepView"][];
+            ownSizes: components["schemas"]["OwnSizeView"][];
             styles: components["schemas"]["TextStyleView"][];
+            wearers: components["schemas"]["WearerView"][];
             words: string;
         };
         UnreadLine: {
@@ -1409,6 +1609,16 @@ export interface components {
         };
         /** @enum {unknown} */
         VisionKind: "protanopia" | "deuteranopia" | "tritanopia";
+        WearerView: {
+            selector: string;
+            style: string;
+        };
+        WidthAtWeight: {
+            /** Format: int32 */
+            weight: number;
+            /** Format: double */
+            width: number;
+        };
         WordView: {
             code: string;
             label: string;
@@ -1483,26 +1693,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CatalogueView"];
-                };
-            };
-        };
-    };
-    listFamilies: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BundledFamilyView"][];
                 };
             };
         };
@@ -2330,6 +2520,147 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MendedPairsView"];
+                };
+            };
+        };
+    };
+    listFamilies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BundledFamilyView"][];
+                };
+            };
+        };
+    };
+    addFont: {
+        parameters: {
+            query: {
+                family?: string;
+                replaces?: string;
+                version: number;
+                window: string;
+                openedAt: number;
+                gesture: string;
+            };
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddedFont"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getTypeFigures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasuredStage"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TypeFiguresView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    compareCandidates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CandidatesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CandidateView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

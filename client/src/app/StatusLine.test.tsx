@@ -8,8 +8,14 @@ import { StatusLine } from './StatusLine';
 
 let pairs: Partial<Schemas['PairsView']> | undefined;
 let reach: Schemas['Reach'] | undefined;
+let type: Pick<Schemas['TypeFiguresView'], 'concerns' | 'styles'> | undefined;
 
-vi.mock('../site/figures', async (real) => ({ ...(await real()), usePairs: () => ({ data: pairs }), useReach: () => reach }));
+vi.mock('../site/figures', async (real) => ({
+  ...(await real()),
+  usePairs: () => ({ data: pairs }),
+  useReach: () => reach,
+  useTypeFigures: () => ({ data: type }),
+}));
 
 const show = (last: string | null) => {
   const history = { undo: null, redo: null, last };
@@ -26,6 +32,7 @@ const lowest = (ratio: number, passes: boolean) => ({ ratio, passes, target: 4.5
 beforeEach(() => {
   pairs = undefined;
   reach = undefined;
+  type = undefined;
 });
 
 afterEach(cleanup);
@@ -40,6 +47,16 @@ test('the lowest contrast says whether it is enough, and that overrides are not 
   cleanup();
   pairs = { lowest: lowest(5.2, true), overridesNotCounted: false, broken: [], mended: [] };
   expect(show(null)).toContain('Lowest text contrast 5.20 : 1 meets AA');
+});
+
+test('what is to be said of the text styles is counted, and said when it is asked for', () => {
+  type = { concerns: 0, styles: [] };
+  expect(show(null)).toContain('Type no notes');
+  cleanup();
+  const finding = { concern: 'weight' as const, says: 'Figtree has no 950: it is shown as 900.', source: 'CSS Fonts 4, §5.2' };
+  type = { concerns: 1, styles: [{ style: 'body', lines: [], smallest: 17, doubledAt: 200, findings: [finding] }] };
+  expect(show(null)).toContain('Type 1 note');
+  expect(screen.getByTitle('Figtree has no 950: it is shown as 900.')).toBeTruthy();
 });
 
 test('the last edit says how far it reaches', () => {

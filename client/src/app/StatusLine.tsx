@@ -1,4 +1,5 @@
-import { reachText, usePairs, useReach } from '../site/figures';
+import { reachText, usePairs, useReach, useTypeFigures } from '../site/figures';
+import type { Schemas } from '../api/client';
 import { useEditing } from '../site/editingContext';
 import './StatusLine.css';
 
@@ -8,6 +9,7 @@ export function StatusLine() {
   const bytes = useEditing((e) => e.site.figures.stylesheetBytes);
   const pairs = usePairs().data;
   const reach = useReach();
+  const type = useTypeFigures().data;
   return (
     <footer className="status-line">
       {pairs?.lowest && (
@@ -17,6 +19,14 @@ export function StatusLine() {
             {pairs.lowest.ratio.toFixed(2)} : 1 {pairs.lowest.passes ? 'meets AA' : `needs ${pairs.lowest.target}`}
           </strong>
           {pairs.overridesNotCounted && ' · overrides not counted'}
+        </span>
+      )}
+      {type && (
+        <span title={typeText(type)}>
+          Type{' '}
+          <strong className={type.concerns === 0 ? 'pass' : 'fail'}>
+            {type.concerns === 0 ? 'no notes' : type.concerns === 1 ? '1 note' : `${type.concerns} notes`}
+          </strong>
         </span>
       )}
       <span className="last-edit">
@@ -37,6 +47,9 @@ export function StatusLine() {
     </footer>
   );
 }
+
+/** What is to be said of the text styles, a line each. */
+const typeText = ({ styles }: Schemas['TypeFiguresView']) => styles.flatMap((s) => s.findings.map((f) => f.says)).join('\n');
 
 /** What the last edit did to pairs of colours. */
 function pairsText({ broken, mended }: { broken: readonly string[]; mended: readonly string[] }) {

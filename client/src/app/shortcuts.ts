@@ -1,6 +1,7 @@
 import { App } from 'antd';
 import { useCallback, useEffect } from 'react';
 import type { Earlier } from '../site/editing';
+import { useCandidates } from '../site/candidates';
 import { useActions } from '../site/editingContext';
 import { readView, useStageView } from '../stage/view';
 import { loneKey, takesText } from '../ui/keys';
@@ -13,7 +14,8 @@ export const KEYS: { keys: string; does: string; lone: boolean }[] = [
   { keys: 'W', does: 'The stage alone, and back', lone: true },
   { keys: 'B, held', does: 'The stage as it was before the last edit', lone: true },
   { keys: 'N, held', does: 'The stage as it was when a state was named last', lone: true },
-  { keys: 'Alt / W B N', does: 'The same from everywhere, also while typing', lone: false },
+  { keys: 'F', does: 'Side by side: left becomes right', lone: true },
+  { keys: 'Alt / W B N F', does: 'The same from everywhere, also while typing', lone: false },
   {
     keys: '← → ↑ ↓',
     does: 'In tables, from cell to cell; on the stage, to the next element, the one around it and the one within',
@@ -72,6 +74,7 @@ export function useShortcuts(onFind: () => void): void {
       const earlier = EARLIER[lone];
       if (event.repeat) return;
       if (lone === '/') onFind();
+      else if (lone === 'f') useCandidates.getState().swap();
       else if (lone === 'w') change({ whole: !isWhole() });
       else if (earlier) showBefore(earlier);
     };

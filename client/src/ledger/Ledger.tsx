@@ -58,7 +58,7 @@ export function Ledger({ part, look, widths, setting, onArrived }: Props) {
   };
   const open = part.states.length - 1 - folded.length;
   const width = COLUMN.property + COLUMN.rest + open * COLUMN.state + folded.length * COLUMN.folded;
-  const groups = [...new Set(part.properties.map((p) => p.group))];
+  const groups = [...new Set(part.properties.map((p) => p.setting.group))];
 
   return (
     <table
@@ -117,7 +117,7 @@ export function Ledger({ part, look, widths, setting, onArrived }: Props) {
             </th>
           </tr>
           {part.properties
-            .filter((property) => property.group === group)
+            .filter((property) => property.setting.group === group)
             .map((property) => (
               <Row
                 key={property.setting.id}

@@ -14,9 +14,8 @@ const look: LookView = {
   ],
 };
 const property = (id: string): PropertyView => ({
-  group: '',
   sameInAllStates: false,
-  setting: { id, name: id, kind: 'length', words: [], offers: [] },
+  setting: { id, name: id, group: '', kind: 'length', words: [], offers: [] },
 });
 
 test('a cell is found by property, state and widths', () => {

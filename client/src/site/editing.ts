@@ -46,6 +46,8 @@ export interface Editing {
   make: (edit: Edit, making?: Making) => Promise<string | null>;
   /** Undo or redo; resolves to what somebody else has changed since in the same values, or null. */
   reverse: (way: 'undo' | 'redo', overwrite?: boolean) => Promise<string | null>;
+  /** Adds a font file to a family, or to the one that fits; resolves to what is wrong with it, or the family's id. */
+  addFont: (file: File, family: string | null, replaces: string | null) => Promise<{ wrong: string } | { family: string }>;
   /** Goes back to a snapshot as one edit. */
   bringBack: (snapshot: string) => Promise<string | null>;
   forgetTrouble: () => void;
@@ -208,6 +210,15 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
         typing.storeAll();
         const failed = await inTurn((version) => requests.reverse(version, way, overwrite));
         return failed?.status === 409 && !overwrite ? failed.message : told(failed) && null;
+      },
+      addFont: async (file, family, replaces) => {
+        let into = family ?? '';
+        const failed = await inTurn(async (version) => {
+          const added = await requests.addFont(version, file, family, replaces);
+          into = added.family;
+          return added.edit;
+        });
+        return failed ? { wrong: failed.message } : { family: into };
       },
       bringBack: async (snapshot) => told(await inTurn((version) => requests.bringBack(version, snapshot))),
       typed: typing.kept,

@@ -21,6 +21,7 @@ export function useActions(): Pick<
   | 'takeStored'
   | 'reverse'
   | 'bringBack'
+  | 'addFont'
   | 'forgetTrouble'
   | 'showBefore'
   | 'connect'

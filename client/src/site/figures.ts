@@ -1,7 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import type { Edit, Schemas } from '../api/client';
+import { useMemo } from 'react';
+import { answered, api, type Edit, type Schemas } from '../api/client';
+import { useBoxes, widest } from './boxes';
 import { useEditing } from './editingContext';
-import { answered, api } from '../api/client';
 
 /** The pairs in use at the version at hand. They are computed apart from edits, so that no edit waits for them. */
 export function usePairs() {
@@ -10,6 +11,21 @@ export function usePairs() {
   return useQuery({
     queryKey: ['pairs', slug, version],
     queryFn: () => answered(api.GET('/api/sites/{slug}/pairs', { params: { path: { slug } } })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 60_000,
+  });
+}
+
+/** Figures of the text styles, from the boxes the stage has measured so far. */
+export function useTypeFigures() {
+  const slug = useEditing((e) => e.site.slug);
+  const version = useEditing((e) => e.site.version);
+  const frames = useBoxes((b) => b.frames);
+  const boxes = useMemo(() => widest(frames), [frames]);
+  return useQuery({
+    queryKey: ['type figures', slug, version, boxes],
+    queryFn: () => answered(api.POST('/api/sites/{slug}/type/figures', { params: { path: { slug } }, body: { boxes } })),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     gcTime: 60_000,

@@ -1,4 +1,4 @@
-import { answered, api, type Edit, type Schemas } from '../api/client';
+import { answered, api, bytesOf, type Edit, type Schemas } from '../api/client';
 import { newGesture, windowId } from './window';
 
 export type OpenedSite = Schemas['OpenedSite'];
@@ -29,6 +29,17 @@ export function requestsOf(slug: string, openedAt?: number) {
         api.POST('/api/sites/{slug}/snapshots/{id}/back', {
           params: { path: { ...path, id: snapshot } },
           body: from(version, newGesture()),
+        }),
+      ),
+    addFont: (version: number, file: File, family: string | null, replaces: string | null) =>
+      answered(
+        api.POST('/api/sites/{slug}/fonts', {
+          params: {
+            path,
+            query: { ...from(version, newGesture()), ...(family !== null && { family }), ...(replaces !== null && { replaces }) },
+          },
+          ...bytesOf(file),
+          headers: { 'Content-Type': 'application/octet-stream' },
         }),
       ),
     earlierSheet: (since: 'edit' | 'name') => answered(api.GET('/api/sites/{slug}/sheet', { params: { path, query: { before: since } } })),

@@ -1,11 +1,12 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { LookView } from '../api/client';
+import type { LookView, TrialAnswer } from '../api/client';
 import { partOf } from '../site/catalogue';
 import type { Editing } from '../site/editing';
 import { useEditing, useEditingStore } from '../site/editingContext';
 import { takesText } from '../ui/keys';
 import { Selection } from './Selection';
 import { FrameContent } from './content';
+import { useTextBoxes } from './useTextBoxes';
 import { frameGone, frameLoads, frameShows } from './settled';
 import { FrameSheet } from './frameSheet';
 import { readView, useStageView, type Viewport } from './view';
@@ -27,11 +28,13 @@ interface Props {
   scheme: string | null;
   /** Whether this is the frame being looked at: it follows at once. */
   leads: boolean;
+  /** What this frame shows instead of what is being tried elsewhere: null for what is stored, undefined for what the window tries. */
+  candidate?: TrialAnswer | null;
   onSelect: (look: LookView, block: string | null) => void;
 }
 
 /** A page in a viewport of its own. */
-export function LivePage({ page, name, viewport, height, scale, scheme, leads, onSelect }: Props) {
+export function LivePage({ page, name, viewport, height, scale, scheme, leads, candidate, onSelect }: Props) {
   const slug = useEditing((e) => e.site.slug);
   const store = useEditingStore();
   const catalogue = useEditing((e) => e.catalogue);
@@ -64,10 +67,12 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, o
   useEffect(() => {
     if (!loaded) return;
     let timer = 0;
-    const follow = ({ sheet, trial, before }: Editing) => {
+    const follow = ({ sheet, trial: tried, before }: Editing) => {
+      const trial = candidate === undefined ? tried : candidate?.version === sheet.version ? candidate : null;
       if (trial && !before) {
         loaded.sheets.try(trial);
         loaded.content.try(trial.blocks.filter((b) => b.page === page));
+        if (candidate !== undefined) frameShows(frame, loaded.document, String(sheet.version));
         return;
       }
       const shown = before ?? sheet;
@@ -92,11 +97,19 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, o
       unsubscribe();
       window.clearTimeout(timer);
     };
-  }, [loaded, store, leads, page, slug]);
+  }, [loaded, store, leads, page, slug, candidate]);
 
   useEffect(() => {
     return store.getState().watch(page);
   }, [store, page]);
+
+  useTextBoxes(candidate === undefined ? (loaded?.document ?? null) : null, page, viewport.width, contents);
+
+  // What stands beside another scrolls with it.
+  useEffect(() => {
+    if (!loaded || candidate === undefined || !frame.current?.contentWindow) return;
+    return scrollsAlong(frame.current.contentWindow);
+  }, [loaded, candidate]);
 
   useEffect(() => {
     if (loaded && scheme !== null) loaded.document.documentElement.setAttribute('data-scheme', scheme);
@@ -192,6 +205,23 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, o
       {element && <Selection element={element} scale={scale} />}
     </div>
   );
+}
+
+const along = new Set<Window>();
+
+/** Windows that stand beside each other show the same piece of their pages. */
+function scrollsAlong(view: Window): () => void {
+  const first = [...along][0];
+  if (first) view.scrollTo(0, first.scrollY);
+  along.add(view);
+  const onScroll = () => {
+    for (const other of along) if (other !== view && Math.abs(other.scrollY - view.scrollY) >= 1) other.scrollTo(0, view.scrollY);
+  };
+  view.addEventListener('scroll', onScroll, { passive: true });
+  return () => {
+    along.delete(view);
+    view.removeEventListener('scroll', onScroll);
+  };
 }
 
 const blockOf = (element: Element | null): string | null => element?.closest('[data-block]')?.getAttribute('data-block') ?? null;

@@ -6,7 +6,10 @@ import { useArrival } from '../site/arrival';
 import { partOf } from '../site/catalogue';
 import { useEditing } from '../site/editingContext';
 import { QueryError } from '../ui/QueryError';
+import { useCandidates } from '../site/candidates';
+import { Beside, BesideBar } from './Beside';
 import { LivePage } from './LivePage';
+import { useOtherCandidates } from './useOtherCandidates';
 import { StageBar } from './StageBar';
 import { SPECIMEN, useStageView, viewportOf, WIDTHS, writeView, type Severity, type StageView, type Viewport, type Vision } from './view';
 import './Stage.css';
@@ -57,6 +60,10 @@ export function Stage() {
     [changeAddress, catalogue],
   );
 
+  const comparison = useCandidates((c) => c.comparison);
+  const others = useOtherCandidates(comparison);
+  // A comparison belongs to the site it was begun on.
+  useEffect(() => () => useCandidates.getState().end(), []);
   const schemes = useEditing((e) => e.site.schemes).filter((s) => view.schemes.includes(s.id));
   const one = viewportOf(view.width) ?? (WIDTHS[2] as Viewport);
   const frames: { page: { id: string; name: string }; viewport: Viewport; caption: string | null; scheme?: string }[] =
@@ -69,14 +76,18 @@ export function Stage() {
           : view.span === 'schemes'
             ? schemes.map((scheme) => ({ page, viewport: one, caption: scheme.name, scheme: scheme.cssName }))
             : [{ page, viewport: one, caption: null }];
-  const scale = view.fit && size.width > 0 ? Math.min(1, fitting(view, size.width, one)) : 1;
-  const rows = view.span === 'pages' ? Math.ceil(frames.length / PER_ROW) : 1;
+  const fits = comparison ? inTwo(size.width, one) : fitting(view, size.width, one);
+  const scale = view.fit && size.width > 0 ? Math.min(1, fits) : 1;
+  const rows = view.span === 'pages' && !comparison ? Math.ceil(frames.length / PER_ROW) : 1;
   // At Fit a frame takes the height there is, in the pixels of its page.
-  const tall = view.fit ? Math.floor(((size.height - (rows - 1) * ROW_GAP) / rows - (view.span === 'one' ? 0 : CAPTION)) / scale) : 0;
+  const tall = view.fit
+    ? Math.floor(((size.height - (rows - 1) * ROW_GAP) / rows - (view.span === 'one' || comparison ? 0 : CAPTION)) / scale)
+    : 0;
   return (
     <section className="stage" aria-label="Stage">
       {view.whole && <h1 className="unseen">{page?.name ?? 'Stage'}</h1>}
       {page && <StageBar page={page.id} />}
+      {page && comparison && <BesideBar comparison={comparison} others={others} />}
       <VisionFilter vision={view.vision} severity={view.severity} />
       <span className="unseen" role="status">
         {walked}
@@ -88,7 +99,7 @@ export function Stage() {
       )}
       {/* The room scrolls, so it must be reachable by key. */}
       <div
-        className={`stage-room ${view.span}`}
+        className={`stage-room ${comparison ? 'beside' : view.span}`}
         ref={room}
         // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
         tabIndex={0}
@@ -102,7 +113,18 @@ export function Stage() {
       >
         {page === undefined && <p className="empty">This site has no pages yet.</p>}
         {page !== undefined && frames.length === 0 && <p className="empty">These schemes are no longer there.</p>}
-        {frames.map((f) => (
+        {page !== undefined && comparison && (
+          <Beside
+            key={`${page.id} ${one.width}`}
+            comparison={comparison}
+            page={page}
+            viewport={one}
+            height={Math.max(one.height, tall)}
+            scale={scale}
+            onSelect={onSelect}
+          />
+        )}
+        {(comparison ? [] : frames).map((f) => (
           <figure key={`${f.page.id} ${f.viewport.width} ${f.scheme ?? ''}`} className="stage-frame">
             <LivePage
               page={f.page.id}
@@ -124,10 +146,12 @@ export function Stage() {
   );
 }
 
+const inTwo = (room: number, one: Viewport): number => (room - GAP - 1) / 2 / one.width;
+
 function fitting(view: StageView, room: number, one: Viewport): number {
   if (view.span === 'one') return room / one.width;
   if (view.span === 'pages') return (room - (PER_ROW - 1) * GAP - 1) / PER_ROW / one.width;
-  if (view.span === 'schemes') return (room - GAP - 1) / 2 / one.width;
+  if (view.span === 'schemes') return inTwo(room, one);
   return (room - (WIDTHS.length - 1) * GAP - 1) / WIDTHS.reduce((sum, w) => sum + w.width, 0);
 }
 

@@ -1,17 +1,17 @@
 import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
-import type { Schemas, ThingView } from '../api/client';
-import { namesIn } from '../site/catalogue';
-import { useActions, useEditing } from '../site/editingContext';
+import type { Schemas, SettingView, ThingView } from '../api/client';
+import { useActions } from '../site/editingContext';
+import { groupBy } from '../ui/groupBy';
 import { Problem } from '../ui/Problem';
 import { Shortened } from '../ui/Shortened';
 import { usesText } from '../ui/words';
 import { TextField } from '../values/TextField';
-import { ValueCell } from '../values/ValueCell';
 import { freeName } from './freeName';
 import { ItemsTable } from './ItemsTable';
 import { Order } from './Order';
 import { RemoveThing } from './RemoveThing';
+import { ThingField } from './ThingField';
 import { UsesMenu } from './UsesMenu';
 import './ThingEditor.css';
 
@@ -30,7 +30,6 @@ interface Props {
 /** What a thing is made of, its name, and its end. */
 export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children }: Props) {
   const { make } = useActions();
-  const names = useEditing((e) => e.site.names);
   const [problem, setProblem] = useState<string | null>(null);
   const { id, name } = thing;
   const copy = async () => {
@@ -50,6 +49,35 @@ export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children
     setProblem(wrong);
     if (wrong === null) onRemoved(by);
   };
+  const groups = [...groupBy(kind.fields, (f) => f.group)];
+  const settings = (fields: readonly SettingView[], label: string, heading?: string) => (
+    <table key={label} className="values settings" aria-label={label}>
+      {heading && (
+        <thead>
+          <tr>
+            <th scope="colgroup" colSpan={2}>
+              {heading}
+            </th>
+          </tr>
+        </thead>
+      )}
+      <tbody>
+        {fields.map((setting) => {
+          const value = thing.fields.find((f) => f.id === setting.id);
+          return (
+            value && (
+              <tr key={setting.id}>
+                <th scope="row">{setting.name}</th>
+                <td>
+                  <ThingField kind={kind.code} thing={thing} setting={setting} value={value} />
+                </td>
+              </tr>
+            )
+          );
+        })}
+      </tbody>
+    </table>
+  );
   return (
     <section className="thing-editor" aria-label={`${kind.name} ${name}`}>
       <div className="subhead">
@@ -67,33 +95,13 @@ export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children
         )}
       </div>
       {children}
-      {kind.fields.length > 0 && (
-        <table className="values settings" aria-label={`Settings of ${name}`}>
-          <tbody>
-            {kind.fields.map((setting) => {
-              const value = thing.fields.find((f) => f.id === setting.id);
-              return (
-                value && (
-                  <tr key={setting.id}>
-                    <th scope="row">{setting.name}</th>
-                    <td>
-                      <ValueCell
-                        name={`${setting.name} of ${name}`}
-                        text={value.text}
-                        inherited={null}
-                        names={value.names ?? namesIn(names, setting)}
-                        edit={(text) => ({ kind: 'setThing', of: kind.code, id, field: setting.id, text: text ?? '', in: null })}
-                        note={value.note}
-                      />
-                    </td>
-                  </tr>
-                )
-              );
-            })}
-          </tbody>
-        </table>
+      {groups.length > 1 ? (
+        <div className="setting-groups">{groups.map(([group, fields]) => settings(fields, `${group} of ${name}`, group))}</div>
+      ) : (
+        kind.fields.length > 0 && settings(kind.fields, `Settings of ${name}`)
       )}
       {kind.items && thing.items && <ItemsTable kind={kind} items={kind.items} thing={thing} />}
+
       <div className="acts">
         {kind.isNamed && <TextField label="Name" value={name} edit={(next) => ({ kind: 'renameThing', of: kind.code, id, name: next })} />}
         <Button size="small" onClick={() => void copy()}>

@@ -22,11 +22,11 @@ const choosing = (target: Element): boolean =>
   target.closest('[role="dialog"], [role="menu"], [role="listbox"], [aria-expanded="true"][role="combobox"]') !== null;
 
 /** The keys that stand alone outside fields, and go with Alt everywhere. */
-export const LONE_KEYS = ['/', 'b', 'n', 'w'] as const;
+export const LONE_KEYS = ['/', 'b', 'f', 'n', 'w'] as const;
 export type LoneKey = (typeof LONE_KEYS)[number];
 
 /** By what is printed on the key where Alt would turn it into another letter. */
-const CODES: Record<string, LoneKey> = { Slash: '/', KeyB: 'b', KeyN: 'n', KeyW: 'w' };
+const CODES: Record<string, LoneKey> = { Slash: '/', KeyB: 'b', KeyF: 'f', KeyN: 'n', KeyW: 'w' };
 
 /** Which of the keys that do something by themselves an event is; null where it is none, or means something else where it was pressed. */
 export function loneKey(event: KeyboardEvent): LoneKey | null {

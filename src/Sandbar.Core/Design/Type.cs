@@ -28,10 +28,11 @@ public sealed record FontFile(string Item, int WeightFrom, int WeightTo, bool It
 /// <param name="Widths">How wide running text is, em, at the weights it was measured at, the lightest first.</param>
 /// <param name="Axes">Along which the font varies, but for weight.</param>
 /// <param name="Features">Tags of its OpenType features.</param>
+/// <param name="Languages">Codes of the languages it has all letters of.</param>
 /// <param name="Licence">As the file says itself; empty where it says nothing.</param>
+/// <param name="MayEmbed">Whether its licence field lets it be sent with pages.</param>
 public sealed record FontMeasures(
     string Name,
-    FamilyClass? Class,
     int UnitsPerEm,
     int Ascent,
     int Descent,
@@ -41,7 +42,13 @@ public sealed record FontMeasures(
     ImmutableArray<WidthAtWeight> Widths,
     ImmutableArray<AxisRange> Axes,
     ImmutableArray<string> Features,
-    string Licence);
+    ImmutableArray<string> Languages,
+    string Licence,
+    bool MayEmbed)
+{
+    /// <summary>What kind of letters the file says it has; null where it does not say.</summary>
+    public FamilyClass? Class { get; init; }
+}
 
 /// <param name="Width">Of running text, em.</param>
 public sealed record WidthAtWeight(int Weight, double Width);

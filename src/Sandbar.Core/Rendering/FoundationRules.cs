@@ -29,7 +29,7 @@ internal static class FoundationRules
         yield return Ground("body", "body",
         [
             ("margin", "0"), ("min-block-size", "100svh"), ("background-color", Role(site, RoleKind.Ground)), ("color", Role(site, RoleKind.Text)),
-            .. TextStyleKind.Description.Declarations(new(site), site.Type.Styles[0]),
+            .. TextStyleKind.Description.PageDeclarations(new(site), site.Type.Styles[0]),
         ]);
         yield return Ground("selection", "::selection", ("background-color", Role(site, RoleKind.Selection)));
         yield return Ground("img", "img", ("max-inline-size", "100%"), ("block-size", "auto"));

@@ -69,6 +69,16 @@ internal sealed class FontTables
         return file;
     }
 
+    /// <summary>Tables that a browser sets text with: outlines, advances, kerning, forms, axes, names. Pictures, signatures and what programs keep for themselves are none.</summary>
+    private static readonly string[] OfText =
+    [
+        "head", "hhea", "hmtx", "maxp", "cmap", "name", "OS/2", "post", "cvt ", "fpgm", "prep", "gasp", "glyf", "loca", "CFF ", "CFF2", "VORG", "vhea", "vmtx", "kern", "BASE", "GDEF", "GPOS",
+        "GSUB", "JSTF", "MATH", "COLR", "CPAL", "fvar", "avar", "gvar", "cvar", "HVAR", "VVAR", "MVAR", "STAT",
+    ];
+
+    /// <summary>The font as WOFF2, with the tables that text needs and no others.</summary>
+    public byte[] Woff2File() => Woff2Writer.Write(Flavor, [.. OfText.Where(tables.ContainsKey).Select(tag => (tag, tables[tag]))]);
+
     private static int Padded(int length) => (length + 3) & ~3;
 
     private static Dictionary<string, ReadOnlyMemory<byte>> Plain(byte[] file)

@@ -8,7 +8,7 @@ internal static class Woff2
     private const int PackedSize = 20, HeaderSize = 48, OwnTag = 63;
 
     /// <summary>Tags by their number (WOFF2, 4.1).</summary>
-    private static readonly string[] Tags =
+    public static readonly string[] Tags =
     [
         "cmap", "head", "hhea", "hmtx", "maxp", "name", "OS/2", "post", "cvt ", "fpgm", "glyf", "loca", "prep", "CFF ", "VORG", "EBDT", "EBLC", "gasp", "hdmx", "kern", "LTSH",
         "PCLT", "VDMX", "vhea", "vmtx", "BASE", "GDEF", "GPOS", "GSUB", "EBSC", "JSTF", "MATH", "CBDT", "CBLC", "COLR", "CPAL", "SVG ", "sbix", "acnt", "avar", "bdat", "bloc",

@@ -161,6 +161,7 @@ public class EditTests
             new RenameSite("a"), new AddColors([new("a", "b", "c")]), new SetColorStep("a", -2, "red"), new SetColorFigure("a", ColorFigure.Hue, "20"), new PlaceColor("a", "b", "c"), new TurnScheme("a", "b", "c"), new Together("a", [new RenameSite("b")]), new AddThing("color", "a", "b", null, null, "c"), new SetThing("color", "a", "b", "c"), new RenameThing("color", "a", "b"), new MoveThing("color", "a", 1), new RemoveThing("color", "a", "b"),
             new SetCell("a", "b", State.Hover, 1, null, "c"), new SetOverrides("a"), new TakeBack("a", "b", false), new BringBack("a", "b"), new BackToGood(1),
             new SetContent("a", "b", "c"), new SetBlockLook("a", "b"), new SetBlockScheme("a", null),
+            new AddFontFile("a", "b", "c", "d", 400, 700, true, new("a", 1000, 900, -200, 0, 700, 500, [new(400, 50.5)], [new("opsz", 8, 14, 144)], ["liga"], ["en"], "b", true) { Class = FamilyClass.Slab }, "e"), new RemoveFontFile("a", "b"),
             new AddMenuItem("a", "b", "c", "d"), new SetMenuItem("a", "b", "c", "d"), new MoveMenuItem("a", "b", 1), new RemoveMenuItem("a", "b"),
         ];
         var there = typeof(Edit).Assembly.GetTypes().Where(t => t.BaseType == typeof(Edit)).Select(t => t.Name).Order();

@@ -20,7 +20,7 @@ public class PatchTests
         Gen.Select(Gen.OneOf("text", "action", "action-text"), Gen.Int[-5, 6], (r, s) => Do.Role("day", r, StepText.With("leaf", s))),
         Gen.Select(Gen.OneOf("background", "padding", "radius"), Gen.OneOf(State.Rest, State.Hover), Gen.OneOf<string?>("space 2", "action", "3px", null!), (p, s, t) => (Edit)new SetCell("button-filled", p, s, null, null, t)),
         Gen.OneOf("a { color: red }", "", "b {").Select(css => (Edit)new SetOverrides(css)),
-        Gen.Select(Gen.Int[0, 300], Gen.OneOf("", "a", "🙂", "🙃", "\u0001\ud83d\ude42"), Gen.Int[0, 300]).Select((at, piece, more) => (Edit)new SetOverrides(Whole(Long[..at]) + piece + Whole(Long[at..(at + more)]))),
+        Gen.Select(Gen.Int[0, 300], Gen.OneOf("", "a", "🙂", "🙃", "\u0001\ud83d\ude42"), Gen.Int[0, 300]).Select((at, piece, more) => (Edit)new SetOverrides(Whole(Long[..at]) + piece + Whole(Long[at..Math.Min(at + more, Long.Length)]))),
         Gen.OneOf("A", "B").Select(n => (Edit)new RenameSite(n)));
 
     [Fact]

@@ -206,7 +206,7 @@ public class ThingEditTests
             "scheme" => ["stays as it is", "Dusk"],
             "contrast" => ["7", "3.5"],
             "axes" => ["wdth 87.5", "wdth 100"],
-            "number" => Numbers(setting),
+            "number" or "ratio" => Numbers(setting),
             "length" => ["13px", "2.5em"],
             _ => [.. (kind.Suggested(site, thing, field) ?? setting.Names(site)).Take(2)],
         };

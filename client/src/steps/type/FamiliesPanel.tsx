@@ -1,183 +1,198 @@
-import { useQuery } from '@tanstack/react-query';
-import { Button, Input, Segmented, Select, Skeleton } from 'antd';
-import { useState } from 'react';
-import { answered, api, type Edit, type Schemas, type ThingView } from '../../api/client';
-import { thingOf } from '../../site/catalogue';
+import { Button } from 'antd';
+import { useRef, useState, type DragEvent } from 'react';
+import { useSearchParams } from 'react-router';
+import type { ThingView } from '../../api/client';
+import { useSetAddress } from '../../site/address';
+import { kindOf, thingsOf } from '../../site/catalogue';
 import { useActions, useEditing } from '../../site/editingContext';
-import { useTrial } from '../../site/useTrial';
-import { MenuButton } from '../../ui/MenuButton';
-import { QueryError } from '../../ui/QueryError';
+import { useFocusNext } from '../../site/useFocusNext';
+import { AddThing } from '../../things/AddThing';
+import { ThingEditor } from '../../things/ThingEditor';
+import { ADD, CHOSEN, EDITOR } from '../../things/focus';
+import { Problem } from '../../ui/Problem';
+import { Shortened } from '../../ui/Shortened';
 import { useFonts } from '../../ui/fonts';
+import { usesText } from '../../ui/words';
+import { FamilyFiles } from './FamilyFiles';
+import { Shelf } from './Shelf';
 import './FamiliesPanel.css';
 
-type Bundled = Schemas['BundledFamilyView'];
-type FamilyView = Schemas['FamilyView'];
+/** Stands in the address for a family that is being added. */
+const NEW = 'new';
 
-const CLASSES: { value: Bundled['class'] | 'all'; label: string }[] = [
-  { value: 'all', label: 'All' },
-  { value: 'serif', label: 'Serif' },
-  { value: 'sans', label: 'Sans' },
-  { value: 'slab', label: 'Slab' },
-  { value: 'mono', label: 'Mono' },
-  { value: 'display', label: 'Display' },
-  { value: 'hand', label: 'Hand' },
-];
+/** Font files a browser may be given to choose. */
+const FONT_FILES = '.woff2,.woff,.ttf,.otf';
 
-const WEIGHTS = [
-  { value: 0, label: 'any weight' },
-  { value: 200, label: 'has 200' },
-  { value: 300, label: 'has 300' },
-  { value: 700, label: 'has 700' },
-  { value: 900, label: 'has 900' },
-];
-
-const NONE: readonly Bundled[] = [];
-
-/** The site's families, and the shelf they come from. */
+/** The site's families, the shelf they come from, and files of the designer's own. */
 export function FamiliesPanel() {
   const families = useEditing((e) => e.site.type.families);
+  const things = useEditing((e) => thingsOf(e.site, 'family'));
+  const kind = useEditing((e) => kindOf(e.catalogue, 'family'));
   const words = useEditing((e) => e.site.type.words);
-  const shelf = useQuery({ queryKey: ['families'], queryFn: () => answered(api.GET('/api/families')), staleTime: Infinity });
-  const [only, setOnly] = useState<Bundled['class'] | 'all'>('all');
-  const [weight, setWeight] = useState(0);
-  const [search, setSearch] = useState('');
-  const all = shelf.data ?? NONE;
-  useFonts(all);
+  const [params] = useSearchParams();
+  const setAddress = useSetAddress();
   useFonts(families);
-  const shown = all.filter(
-    (f) =>
-      (only === 'all' || f.class === only) &&
-      (weight === 0 || (f.from <= weight && weight <= f.to)) &&
-      f.name.toLowerCase().includes(search.trim().toLowerCase()),
+  const adding = params.get('family') === NEW;
+  const chosen = things.find((t) => t.id === params.get('family'));
+  const choose = (id: string) => setAddress({ family: id });
+  const [panel, focusNext] = useFocusNext<HTMLDivElement>(adding ? NEW : chosen?.id);
+  const files = useFontFiles(choose);
+  const family = families.find((f) => f.id === chosen?.id);
+  return (
+    <div ref={panel} className={files.over ? 'panel-column dropping' : 'panel-column'} {...files.drop}>
+      {/* Long lists scroll, and are reached by key. */}
+      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
+      <div className="rows-above-editor" tabIndex={0} role="group" aria-label="Families">
+        <div className="subhead">
+          <strong>In this site</strong>
+          <span className="spring" />
+          <Button
+            size="small"
+            disabled={adding}
+            onClick={() => choose(NEW)}
+            title="A family of fonts that devices bring along, without files"
+          >
+            Add a list
+          </Button>
+          <FileButton label="Add font files" busy={files.reading} onFiles={(list) => void files.add(list)} />
+        </div>
+        <Problem text={files.problem} />
+        <ul className="family-rows own chosen-list" aria-label="Families of this site">
+          {families.map((own) => (
+            <li key={own.id}>
+              <button
+                type="button"
+                className="row-button family-row"
+                aria-pressed={own.id === chosen?.id}
+                onClick={() => choose(own.id === chosen?.id ? '' : own.id)}
+              >
+                <span className="own-words" style={{ fontFamily: own.stack }}>
+                  {words}
+                </span>
+                <strong title={own.stack}>
+                  <Shortened text={own.name} />
+                </strong>
+                <span className="quiet">
+                  {[own.class, own.weights || 'no files', own.hasItalics && 'italic'].filter(Boolean).join(' · ')}
+                </span>
+                <span className="uses">{usesText(usesOf(things, own.id))}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        <Shelf families={families} />
+      </div>
+      {kind && adding && (
+        <AddThing
+          kind={kind}
+          onDone={(id) => {
+            focusNext(EDITOR);
+            choose(id);
+          }}
+          onCancel={() => {
+            focusNext(ADD);
+            choose('');
+          }}
+        />
+      )}
+      {kind && chosen && family && (
+        <ThingEditor
+          key={chosen.id}
+          kind={{ ...kind, fields: kind.fields.filter((f) => f.id !== 'letters') }}
+          thing={chosen}
+          others={things}
+          onCopied={(id) => {
+            focusNext(EDITOR);
+            choose(id);
+          }}
+          onRemoved={(by) => {
+            focusNext(CHOSEN);
+            choose(by ?? '');
+          }}
+        >
+          <FamilyFiles family={family} onFiles={(list, replaces) => void files.add(list, family.id, replaces)} busy={files.reading} />
+        </ThingEditor>
+      )}
+    </div>
   );
+}
+
+const usesOf = (things: readonly ThingView[], id: string): readonly string[] => things.find((t) => t.id === id)?.uses ?? [];
+
+/** Font files that are dropped or chosen: read one after the other, each an edit of its own; what is wrong with one is said, and the others come. */
+function useFontFiles(choose: (family: string) => void) {
+  const { addFont } = useActions();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [reading, setReading] = useState(false);
+  const [over, setOver] = useState(false);
+  const add = async (files: readonly File[], family: string | null = null, replaces: string | null = null) => {
+    setReading(true);
+    setProblem(null);
+    const wrong: string[] = [];
+    for (const file of files) {
+      const added = await addFont(file, family, replaces);
+      if ('wrong' in added) wrong.push(files.length === 1 ? added.wrong : `${file.name}: ${added.wrong}`);
+      else choose(added.family);
+    }
+    setReading(false);
+    setProblem(wrong.length === 0 ? null : wrong.join(' '));
+  };
+  const hasFiles = (event: DragEvent) => event.dataTransfer.types.includes('Files');
+  return {
+    add,
+    problem,
+    reading,
+    over,
+    drop: {
+      onDragOver: (event: DragEvent) => {
+        if (!hasFiles(event)) return;
+        event.preventDefault();
+        setOver(true);
+      },
+      onDragLeave: () => setOver(false),
+      onDrop: (event: DragEvent) => {
+        if (!hasFiles(event)) return;
+        event.preventDefault();
+        setOver(false);
+        void add([...event.dataTransfer.files]);
+      },
+    },
+  };
+}
+
+/** A button that opens the choice of files. */
+export function FileButton({
+  label,
+  busy,
+  one = false,
+  onFiles,
+}: {
+  label: string;
+  busy: boolean;
+  one?: boolean;
+  onFiles: (files: File[]) => void;
+}) {
+  const input = useRef<HTMLInputElement>(null);
   return (
     <>
-      <div className="subhead">
-        <strong>In this site</strong>
-      </div>
-      <ul className="family-rows" aria-label="Families of this site">
-        {families.map((family) => (
-          <OwnFamily key={family.id} family={family} words={words} />
-        ))}
-      </ul>
-      <div className="subhead">
-        <strong>Shelf</strong>
-        <Input
-          size="small"
-          className="family-search"
-          aria-label="Search the shelf by name"
-          placeholder="Search"
-          value={search}
-          onChange={(event) => setSearch(event.target.value)}
-        />
-        <Select size="small" aria-label="Weights a family must have" value={weight} options={WEIGHTS} onChange={setWeight} />
-      </div>
-      <div className="family-classes">
-        <Segmented size="small" aria-label="Class of letters" value={only} options={CLASSES} onChange={setOnly} />
-      </div>
-      {shelf.isPending && <Skeleton active={false} className="waiting" />}
-      {shelf.isError && <QueryError title="The shelf cannot be read" query={shelf} />}
-      {shelf.data && shown.length === 0 && <p className="empty">No family on the shelf is like that.</p>}
-      <ul className="family-rows" aria-label="Shelf">
-        {shown.map((family) => (
-          <li key={family.id}>
-            <span className="own-words" style={{ fontFamily: family.stack }}>
-              {words}
-            </span>
-            <strong title={family.name}>{family.name}</strong>
-            <span className="quiet">
-              {CLASSES.find((c) => c.value === family.class)?.label.toLowerCase()} ·{' '}
-              {family.from === family.to ? family.from : `${family.from}–${family.to}`}
-            </span>
-            {families.some((f) => f.face === family.name) ? (
-              <span className="quiet">in this site</span>
-            ) : (
-              <UseFamily bundled={family} families={families} />
-            )}
-          </li>
-        ))}
-      </ul>
+      <Button size="small" loading={busy} onClick={() => input.current?.click()}>
+        {label}
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        className="unseen"
+        tabIndex={-1}
+        aria-label={`${label}: WOFF2, WOFF, TTF or OTF`}
+        accept={FONT_FILES}
+        multiple={!one}
+        onChange={(event) => {
+          const files = [...(event.target.files ?? [])];
+          // The same file can be chosen again.
+          event.target.value = '';
+          if (files.length > 0) onFiles(files);
+        }}
+      />
     </>
-  );
-}
-
-function OwnFamily({ family, words }: { family: FamilyView; words: string }) {
-  const { make } = useActions();
-  const thing = useEditing((e): ThingView | undefined => thingOf(e.site, 'family', family.id));
-  const uses = thing?.uses ?? [];
-  return (
-    <li>
-      <span className="own-words" style={{ fontFamily: family.stack }}>
-        {words}
-      </span>
-      <strong title={`${thing?.token}: ${family.stack}`}>{family.name}</strong>
-      <span className="quiet" title={uses.join('\n')}>
-        {uses.length === 0 ? 'not used' : uses.join(', ')}
-      </span>
-      {uses.length > 0 ? (
-        <span />
-      ) : (
-        <Button
-          size="small"
-          aria-label={`Remove ${family.name}`}
-          onClick={() => void make({ kind: 'removeThing', of: 'family', id: family.id, by: null, in: null })}
-        >
-          Remove
-        </Button>
-      )}
-    </li>
-  );
-}
-
-/** Takes a family of the shelf; the stage shows it while the choice is still being made. */
-function UseFamily({ bundled, families }: { bundled: Bundled; families: readonly FamilyView[] }) {
-  const { attempt, cancelTrial, make } = useTrial();
-  const letters = bundled.name;
-  const inPlaceOf = (family: FamilyView): Edit => ({
-    kind: 'setThing',
-    of: 'family',
-    id: family.id,
-    field: 'letters',
-    text: letters,
-    in: null,
-  });
-  const added = (): Edit => ({
-    kind: 'addThing',
-    of: 'family',
-    id: crypto.randomUUID(),
-    name: letters,
-    like: null,
-    values: { letters },
-    in: null,
-  });
-  // Led to by key, it ends what was tried before it.
-  const oneMore = { key: '', label: 'As one more family', onFocus: cancelTrial };
-  return (
-    <MenuButton
-      size="small"
-      aria-label={`Use ${bundled.name}`}
-      onOpenChange={(open) => {
-        if (!open) cancelTrial();
-      }}
-      menu={{
-        items: [
-          ...families.map((family) => ({
-            key: family.id,
-            label: `In place of ${family.name}`,
-            onMouseEnter: () => attempt(inPlaceOf(family)),
-            onMouseLeave: cancelTrial,
-            onFocus: () => attempt(inPlaceOf(family)),
-          })),
-          { type: 'divider' as const },
-          oneMore,
-        ],
-        onClick: ({ key }) => {
-          const family = families.find((f) => f.id === key);
-          void make(family ? inPlaceOf(family) : added());
-        },
-      }}
-    >
-      Use…
-    </MenuButton>
   );
 }

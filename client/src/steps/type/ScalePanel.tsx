@@ -1,4 +1,4 @@
-import { fieldText, thingOf } from '../../site/catalogue';
+import { fieldText, kindOf, thingOf } from '../../site/catalogue';
 import { useEditing } from '../../site/editingContext';
 import { useFonts } from '../../ui/fonts';
 import { ValueCell } from '../../values/ValueCell';
@@ -9,14 +9,14 @@ const ENDS = ['narrow', 'wide'] as const;
 const ROWS: { name: string; field: string; names: string[] }[] = [
   { name: 'Width', field: 'width', names: [] },
   { name: 'Base', field: 'base', names: ['16', '17', '18'] },
-  // The ratios in use: common practice, no published source.
-  { name: 'Ratio', field: 'ratio', names: ['1.067', '1.125', '1.2', '1.25', '1.333', '1.414', '1.5', '1.618'] },
+  { name: 'Ratio', field: 'ratio', names: [] },
 ];
 
 /** The sizes there are: by base and ratio at two widths, fluid between them. */
 export function ScalePanel() {
   const site = useEditing((e) => e.site);
-  const steps = site.type.steps;
+  const { steps, ownSizes, words } = site.type;
+  const kind = useEditing((e) => kindOf(e.catalogue, 'scaleEnd'));
   const families = useEditing((e) => e.site.type.families);
   const family = useEditing((e) => e.site.type.styles[0]?.fontFamily);
   useFonts(families);
@@ -42,7 +42,8 @@ export function ScalePanel() {
                     name={`${row.name}, ${end}`}
                     text={fieldText(thingOf(site, 'scaleEnd', end), row.field)}
                     inherited={null}
-                    names={row.names}
+                    names={row.names.length > 0 ? row.names : (kind?.fields.find((f) => f.id === row.field)?.words ?? [])}
+                    note={thingOf(site, 'scaleEnd', end)?.fields.find((f) => f.id === row.field)?.note}
                     edit={(text) => ({ kind: 'setThing', of: 'scaleEnd', id: end, field: row.field, text: text ?? '', in: null })}
                   />
                 </td>
@@ -64,6 +65,9 @@ export function ScalePanel() {
                 at {s.width}
               </th>
             ))}
+            <th scope="col" title="The browser zoom at which it is 200 % as large at every width (WCAG 2.2, SC 1.4.4)">
+              Zoom
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -77,17 +81,53 @@ export function ScalePanel() {
                   {s.px}px <span className="quiet">{s.rem}rem</span>
                 </td>
               ))}
+              <td className={step.doubledAt === null ? 'fail' : ''}>{step.doubledAt === null ? 'never' : `${step.doubledAt} %`}</td>
             </tr>
           ))}
         </tbody>
+        {ownSizes.length > 0 && (
+          <tbody>
+            <tr className="group-row">
+              <th scope="rowgroup" colSpan={5}>
+                Sizes of their own
+              </th>
+            </tr>
+            {ownSizes.map((own) => (
+              <tr key={own.id}>
+                <th scope="row" title={own.text}>
+                  {own.style}
+                </th>
+                {own.sizes.length === 0 ? (
+                  <td colSpan={4}>{own.text}, of what is around</td>
+                ) : (
+                  <>
+                    {own.sizes.map((s) => (
+                      <td key={s.width}>
+                        {s.px}px <span className="quiet">{s.rem}rem</span>
+                      </td>
+                    ))}
+                    <td className="quiet">{own.text}</td>
+                  </>
+                )}
+              </tr>
+            ))}
+          </tbody>
+        )}
       </table>
-      <div className="scale-letters" aria-hidden="true" style={{ fontFamily: family }}>
-        {[...steps].reverse().map((step) => (
-          <span key={step.step} style={{ fontSize: step.sizes[step.sizes.length - 1]?.px }}>
-            Aa
-          </span>
-        ))}
+      <div className="subhead">
+        <strong>Drawn</strong>
+        <span className="quiet">at {steps[0]?.sizes.at(-1)?.width}, in this site’s words</span>
       </div>
+      <ul className="scale-letters" aria-label="The scale drawn">
+        {steps.map((step) => (
+          <li key={step.step}>
+            <span className="quiet">
+              {step.label} · {step.sizes.at(-1)?.px}px
+            </span>
+            <span style={{ fontFamily: family, fontSize: step.sizes.at(-1)?.px }}>{words}</span>
+          </li>
+        ))}
+      </ul>
       <details className="scale-css">
         <summary>The CSS it becomes</summary>
         <pre>{steps.map((step) => `${step.variable}: ${step.css};`).join('\n')}</pre>

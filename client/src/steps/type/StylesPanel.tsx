@@ -1,25 +1,49 @@
-import { useEffect, useRef } from 'react';
+import { Button, Segmented } from 'antd';
+import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Schemas, ThingView } from '../../api/client';
 import { kindOf, thingsOf } from '../../site/catalogue';
+import { useCandidates } from '../../site/candidates';
 import { useEditing } from '../../site/editingContext';
+import { useTypeFigures } from '../../site/figures';
 import { useFocusNext } from '../../site/useFocusNext';
+import { asItIs, styleIn } from '../../stage/useOtherCandidates';
 import { ThingEditor } from '../../things/ThingEditor';
+import { ThingField } from '../../things/ThingField';
 import { CHOSEN, EDITOR } from '../../things/focus';
 import { Shortened } from '../../ui/Shortened';
 import { useFonts } from '../../ui/fonts';
 import { useSetAddress } from '../../site/address';
+import { AxisSliders } from './AxisSliders';
+import { StyleFindings } from './StyleFindings';
+import { linesText } from './figuresText';
 import './StylesPanel.css';
 
-/** Settings that stand in the list; the others are seen when a style is chosen. */
-const LISTED = ['family', 'size', 'weight', 'line-height'];
+/** The settings the table shows at once, by what they are about. */
+const COLUMNS = [
+  { value: 'letters', label: 'Letters', fields: ['family', 'size', 'weight', 'line-height'] },
+  { value: 'spacing', label: 'Spacing', fields: ['letter-spacing', 'word-spacing', 'measure'] },
+  { value: 'case', label: 'Case', fields: ['slant', 'case', 'small-caps'] },
+  { value: 'line', label: 'Line', fields: ['line', 'line-style', 'line-thickness', 'line-offset', 'line-color'] },
+  { value: 'numerals', label: 'Numerals', fields: ['numerals', 'numeral-widths', 'fractions', 'ligatures'] },
+  { value: 'wrapping', label: 'Wrapping', fields: ['hyphens', 'wrapping', 'axes'] },
+] as const;
+
+const SHORT: Partial<Record<string, string>> = {
+  'line-height': 'Line',
+  'numeral-widths': 'Widths',
+  'line-thickness': 'Thickness',
+  'line-offset': 'Offset',
+  'line-color': 'Colour',
+  'line-style': 'Style',
+};
 
 interface Style {
   thing: ThingView;
   letters: Schemas['TextStyleView'] | undefined;
 }
 
-/** The text styles; the chosen one can be changed. */
+/** The text styles, each setting edited in place; the chosen one has all of them below. */
 export function StylesPanel() {
   const type = useEditing((e) => e.site.type);
   const things = useEditing((e) => thingsOf(e.site, 'textStyle'));
@@ -27,6 +51,9 @@ export function StylesPanel() {
   const [params] = useSearchParams();
   const setAddress = useSetAddress();
   useFonts(type.families);
+  const figures = useTypeFigures().data?.styles;
+  const [columns, setColumns] = useState<(typeof COLUMNS)[number]['value']>('letters');
+  const shown = COLUMNS.find((c) => c.value === columns) ?? COLUMNS[0];
   const styles = things.map((thing): Style => ({ thing, letters: type.styles.find((s) => s.id === thing.id) }));
   const chosen = styles.find((s) => s.thing.id === params.get('style')) ?? styles[0];
   const choose = (id: string) => setAddress({ style: id });
@@ -39,16 +66,30 @@ export function StylesPanel() {
   }, [chosenId]);
   return (
     <div ref={panel} className="panel-column">
+      <div className="columns-choice">
+        <Segmented
+          size="small"
+          aria-label="Settings in the table"
+          value={columns}
+          options={COLUMNS.map(({ value, label }) => ({ value, label }))}
+          onChange={setColumns}
+        />
+      </div>
       <div className="rows-above-editor">
-        <table className="values text-styles" aria-label="Text styles">
+        <table className={`values text-styles ${columns}`} aria-label="Text styles">
           <thead>
             <tr>
               <th scope="col">Text style</th>
-              {LISTED.map((id) => (
+              {shown.fields.map((id) => (
                 <th key={id} scope="col">
-                  {id === 'line-height' ? 'Line' : kind?.fields.find((s) => s.id === id)?.name}
+                  {SHORT[id] ?? kind?.fields.find((s) => s.id === id)?.name}
                 </th>
               ))}
+              {columns === 'letters' && (
+                <th scope="col" title="Characters a line, at each width that was measured">
+                  Characters
+                </th>
+              )}
             </tr>
           </thead>
           <tbody>
@@ -69,14 +110,18 @@ export function StylesPanel() {
                     <Shortened text={style.thing.name} />
                   </button>
                 </th>
-                {LISTED.map((id) => {
+                {shown.fields.map((id) => {
                   const value = style.thing.fields.find((f) => f.id === id);
+                  const setting = kind?.fields.find((f) => f.id === id);
                   return (
-                    <td key={id} title={value?.text}>
-                      {value?.text} {value?.note && <span className="quiet">{value.note.replace(/px$/, '')}</span>}
+                    <td key={id} title={value && [value.text, value.note].filter(Boolean).join(' · ')}>
+                      {value && setting && (
+                        <ThingField kind="textStyle" thing={style.thing} setting={setting} value={value} noted={id === 'size'} />
+                      )}
                     </td>
                   );
                 })}
+                {columns === 'letters' && <LineCell figures={figures?.find((f) => f.style === style.thing.id)} />}
               </tr>
             ))}
           </tbody>
@@ -97,12 +142,47 @@ export function StylesPanel() {
             choose(by ?? '');
           }}
         >
-          <p className="own-words" style={letters(chosen)} title="Words of this site">
-            {type.words}
-          </p>
+          <div className="style-sample">
+            <p className="own-words" style={letters(chosen)} title="Words of this site">
+              {type.words}
+            </p>
+            <BesideButton style={chosen.thing} />
+          </div>
+          <StyleFindings figures={figures?.find((f) => f.style === chosen.thing.id)} />
+          <AxisSliders style={chosen.thing} />
         </ThingEditor>
       )}
     </div>
+  );
+}
+
+/** How many characters a line has; red where that is too many. */
+function LineCell({ figures }: { figures: Schemas['StyleFigures'] | undefined }) {
+  const concerns = figures?.findings.length ?? 0;
+  return (
+    <td
+      className={concerns > 0 ? 'fail' : ''}
+      title={[figures ? linesText(figures) : '', ...(figures?.findings.map((f) => f.says) ?? [])].join('\n')}
+    >
+      {figures === undefined || figures.lines.length === 0 ? '–' : figures.lines.map((l) => l.characters).join(' · ')}
+      {concerns > 0 && <span className="concerns"> {concerns === 1 ? '1 note' : `${concerns} notes`}</span>}
+    </td>
+  );
+}
+
+function BesideButton({ style }: { style: ThingView }) {
+  const families = useEditing((e) => e.site.type.families);
+  const compare = useCandidates((c) => c.compare);
+  const now = style.fields.find((f) => f.id === 'family')?.text;
+  const other = families.find((f) => f.name !== now);
+  return (
+    <Button
+      size="small"
+      title={`${style.name} in two families, side by side on the page`}
+      onClick={() => compare({ of: 'textStyle', id: style.id, pair: [asItIs(now), other ? styleIn(style.id, other.name) : asItIs(now)] })}
+    >
+      Side by side
+    </Button>
   );
 }
 
@@ -114,4 +194,6 @@ const letters = ({ letters: css }: Style) =>
     fontStyle: css.isItalic ? 'italic' : 'normal',
     textTransform: css.textTransform as 'none',
     letterSpacing: css.letterSpacing,
+    fontVariant: css.forms,
+    fontVariationSettings: css.axes,
   };

@@ -21,11 +21,13 @@ export default function TypeStep() {
       </div>
       {view === 'styles' ? (
         <StylesPanel />
+      ) : view === 'families' ? (
+        <FamiliesPanel />
       ) : (
         // Long lists scroll, and are reached by key.
         // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
-        <div className="scroll" tabIndex={0} role="group" aria-label={VIEWS.find((v) => v.value === view)?.label}>
-          {view === 'scale' ? <ScalePanel /> : <FamiliesPanel />}
+        <div className="scroll" tabIndex={0} role="group" aria-label="Scale">
+          <ScalePanel />
         </div>
       )}
     </section>

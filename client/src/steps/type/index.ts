@@ -14,6 +14,11 @@ export const type: Step = {
       step: 'type',
       params: { view: 'styles', style: style.id },
     })),
-    ...thingsOf(site, 'family').map((family) => ({ name: family.name, where: 'Family', step: 'type', params: { view: 'families' } })),
+    ...thingsOf(site, 'family').map((family) => ({
+      name: family.name,
+      where: 'Family',
+      step: 'type',
+      params: { view: 'families', family: family.id },
+    })),
   ],
 };

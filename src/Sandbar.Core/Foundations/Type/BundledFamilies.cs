@@ -15,7 +15,10 @@ public sealed record BundledFamily(string Id, string Name, FamilyClass Class, Im
     public ImmutableArray<Asset> Assets => [.. Files.Select(f => BundledFamilies.Asset(f.Item.Hash)!)];
 
     /// <summary>The CSS <c>font-family</c> list: the family and what stands in for it until it is there.</summary>
-    public string Stack => $"\"{Name}\", " + Class switch
+    public string Stack => $"\"{Name}\", {FallbackOf(Class)}";
+
+    /// <summary>What stands in for letters of a class until they are there.</summary>
+    public static string FallbackOf(FamilyClass kind) => kind switch
     {
         FamilyClass.Sans => "system-ui, sans-serif",
         FamilyClass.Mono => "ui-monospace, monospace",
@@ -46,6 +49,8 @@ public static class BundledFamilies
 
     private static readonly ConcurrentDictionary<string, FontMeasures> ReadMeasures = new(StringComparer.Ordinal);
 
+    private static readonly ConcurrentDictionary<string, ImmutableArray<Language>> KnownLanguages = new(StringComparer.Ordinal);
+
     public static BundledFamily? Find(string id) => All.FirstOrDefault(f => f.Id == id);
 
     public static BundledFamily? ByName(string name) => All.FirstOrDefault(f => f.Name.Equals(name, StringComparison.OrdinalIgnoreCase));
@@ -53,12 +58,19 @@ public static class BundledFamilies
     /// <summary>A font file as a shelf item, by the item's id; null where it is none of these.</summary>
     public static ShelfItem? Item(string id) => ById.GetValueOrDefault(id);
 
+    /// <summary>A font file as a shelf item, by its hash; null where it is none of these.</summary>
+    public static ShelfItem? ItemOf(string hash) => ByHash.GetValueOrDefault(hash);
+
     /// <summary>A font file by its hash; null where it is none of these.</summary>
     public static Asset? Asset(string hash) => ByHash.TryGetValue(hash, out var item) ? Assets.GetOrAdd(hash, _ => new(hash, item.MediaType, Bytes($"{item.Id}.woff2"))) : null;
 
     /// <summary>What is to be known of a font file of these; null where it is none.</summary>
     public static FontMeasures? Measures(string id) =>
         ById.TryGetValue(id, out var item) ? ReadMeasures.GetOrAdd(id, _ => FontMeasuring.Of(Sandbar.Fonts.FontFile.Read(Asset(item.Hash)!.Bytes))) : null;
+
+    /// <summary>The languages that can be written with a family's upright files together.</summary>
+    public static ImmutableArray<Language> LanguagesOf(BundledFamily family) => KnownLanguages.GetOrAdd(family.Id, _ => Languages.WrittenWith(
+        [.. family.Files.Where(f => !f.File.Italic && f.File.WeightFrom == family.Files[0].File.WeightFrom).Select(f => Faces.Characters(f.File, Sandbar.Fonts.FontFile.Read(Asset(f.Item.Hash)!.Bytes)))]));
 
     /// <summary>The licence a family comes under: whoever passes its files on passes this on with them.</summary>
     public static string Licence(BundledFamily family) => Encoding.UTF8.GetString(Bytes($"licences/{family.Id}.txt"));

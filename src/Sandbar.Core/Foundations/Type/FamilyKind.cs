@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Sandbar.Core.Design;
 using Sandbar.Core.Values;
+using Serializer = Sandbar.Css.Syntax.Serializer;
 
 namespace Sandbar.Core.Foundations.Type;
 
@@ -52,9 +53,24 @@ public sealed class FamilyKind : NamedKind<Family>
     protected override Site With(Site site, ImmutableArray<Family> things) => site with { Type = site.Type with { Families = things } };
 
     protected override ImmutableArray<Field> Described() =>
-        [Of(new() { Id = "letters", Name = "Letters", Kind = new BundledLetters() }, f => new WordValue(FamilyList.First(f.Stack)), (f, value) => Lettered(f, value.Code()))];
+    [
+        Of(new() { Id = "letters", Name = "Letters", Kind = new BundledLetters() }, f => new WordValue(FamilyList.First(f.Stack)), (f, value) => Lettered(f, value.Code())),
+        Of(new() { Id = "stack", Name = "Family list", Kind = new FamilyStacks() }, f => new WordValue(f.Stack), (f, value) => f with { Stack = value.Code() }),
+    ];
 
-    protected override Family Create(Site site, string id) => new(id, "", "", "", []);
+    public override IEnumerable<string>? Suggested(Site site, IListed thing, Field field) =>
+        field.Id == "stack" && thing is Family { Files.IsDefaultOrEmpty: false } family
+            ? field.Setting.Kind.Suggested.Select(stack => $"{Serializer.String(FamilyList.First(family.Stack))}, {stack}").Prepend(family.Stack).Distinct() : null;
+
+    public override string? Refuses(Site site, IListed thing, Field field)
+    {
+        var family = (Family)thing;
+        if (field.Id != "stack" || family.Files.IsDefaultOrEmpty || site.Type.Families.Find(family.Id) is not { } before) return null;
+        var face = FamilyList.First(before.Stack);
+        return FamilyList.First(family.Stack) == face ? null : $"The list begins with {Serializer.String(face)}: so the files of {family.Name} are called.";
+    }
+
+    protected override Family Create(Site site, string id) => new(id, "", "", "system-ui, sans-serif", []);
 
     protected override IEnumerable<Token> Tokens(SiteReads reads, Family thing) => [new(Token(thing), FallbackFace.Stack(thing), thing.Id)];
 

@@ -45,6 +45,8 @@ public static class FamilyList
             else if (token.Kind is TokenKind.Ident or TokenKind.String)
             {
                 if (token.Text.Length == 0 || token.Text.Any(char.IsControl)) return null;
+                // CSS closes what is left open at the end; whoever typed it meant otherwise.
+                if (token.Kind == TokenKind.String && (token.End - token.Start < 2 || css[token.End - 1] != css[token.Start])) return null;
                 words.Add(token);
             }
             else if (token.Kind != TokenKind.Whitespace)

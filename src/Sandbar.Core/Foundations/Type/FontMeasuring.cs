@@ -6,7 +6,7 @@ namespace Sandbar.Core.Foundations.Type;
 /// <summary>What is kept of a font file that was read.</summary>
 public static class FontMeasuring
 {
-    private const int Step = 100, LongestText = 2_000;
+    private const int Step = 100, LongestText = 2_000, Lightest = 1, Boldest = 1000;
 
     /// <summary>Its heights, and how wide running text is at every hundred of its weights.</summary>
     public static FontMeasures Of(Fonts.FontFile font)
@@ -14,10 +14,13 @@ public static class FontMeasuring
         var (facts, metrics) = (font.Facts, font.Facts.Metrics);
         using var measure = new TextMeasure(font);
         return new(
-            facts.Family, facts.Class is { } kind ? ClassOf(kind) : null, metrics.UnitsPerEm, metrics.Ascent, metrics.Descent, metrics.LineGap, metrics.CapHeight, metrics.XHeight,
-            [.. Weights(facts.Weights).Select(weight => new WidthAtWeight(weight, Math.Round(measure.Width(FallbackFace.Sample, 1, weight), 4)))],
+            facts.Family, metrics.UnitsPerEm, metrics.Ascent, metrics.Descent, metrics.LineGap, metrics.CapHeight, metrics.XHeight,
+            [.. Measured(Weights(facts)).Select(weight => new WidthAtWeight(weight, Math.Round(measure.Width(FallbackFace.Sample, 1, weight), 4)))],
             [.. facts.Axes.Where(a => a.Tag != "wght").Select(a => new AxisRange(a.Tag, a.Least, a.Usual, a.Most))],
-            facts.Features, facts.Licence);
+            facts.Features, [.. Languages.WrittenWith([facts.Characters]).Select(l => l.Code)], Licence(facts), facts.MayEmbed)
+        {
+            Class = facts.Class is { } kind ? ClassOf(kind) : null,
+        };
     }
 
     /// <summary>How wide running text is at a weight, em: between those it was measured at in a straight line.</summary>
@@ -38,10 +41,20 @@ public static class FontMeasuring
         && measures.Widths is { IsDefaultOrEmpty: false, Length: <= 32 } widths && widths.All(w => w is { Weight: >= 1 and <= 1000, Width: > 0 and < 10_000 })
         && widths.Zip(widths.Skip(1)).All(p => p.First.Weight < p.Second.Weight)
         && measures.Axes is { IsDefault: false, Length: <= 64 } axes && axes.All(a => a is { Tag.Length: 4 } && a.Least <= a.Usual && a.Usual <= a.Most && Math.Abs(a.Least) <= short.MaxValue + 1 && Math.Abs(a.Most) <= short.MaxValue + 1)
-        && measures.Features is { IsDefault: false, Length: <= 500 } features && features.All(f => f is { Length: 4 });
+        && measures.Features is { IsDefault: false, Length: <= 500 } features && features.All(f => f is { Length: 4 })
+        && measures.Languages is { IsDefault: false, Length: <= 200 } languages && languages.All(code => code is { Length: <= 8 });
 
-    private static IEnumerable<int> Weights((int From, int To) range) =>
+    /// <summary>The weights a file holds, within those there are.</summary>
+    public static (int From, int To) Weights(FontFacts facts) => (Math.Clamp(facts.Weights.From, Lightest, Boldest), Math.Clamp(facts.Weights.To, Lightest, Boldest));
+
+    private static IEnumerable<int> Measured((int From, int To) range) =>
         Enumerable.Range(0, (range.To - range.From) / Step + 1).Select(i => range.From + i * Step).Append(range.To).Distinct();
+
+    private static string Licence(FontFacts facts)
+    {
+        var text = facts.LicenceUrl.Length == 0 || facts.Licence.Contains(facts.LicenceUrl, StringComparison.Ordinal) ? facts.Licence : $"{facts.Licence}\n{facts.LicenceUrl}".Trim();
+        return text.Length <= LongestText ? text : text[..LongestText];
+    }
 
     private static FamilyClass ClassOf(FontClass kind) => kind switch
     {

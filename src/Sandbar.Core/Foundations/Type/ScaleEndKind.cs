@@ -47,6 +47,8 @@ public sealed class ScaleEndKind : ListedKind<ScaleEnd>
         }
     }
 
+    public override string Note(Site site, IListed thing, Field field) => field.Id == "ratio" ? RatioValues.NameOf(((ScaleEnd)thing).Ratio.Amount()) : "";
+
     public override string Token(Site site, ReferenceValue reference) => throw new InvalidOperationException("An end of the scale has no custom property.");
 
     protected override Site With(Site site, ImmutableArray<ScaleEnd> things) => site with { Type = site.Type with { Scale = site.Type.Scale with { Ends = things } } };
@@ -55,7 +57,7 @@ public sealed class ScaleEndKind : ListedKind<ScaleEnd>
     [
         Of(new() { Id = "width", Name = "Width", Kind = new NumberValues("px"), Min = 200, Max = 4000 }, e => e.Width, (e, value) => e with { Width = value }),
         Of(new() { Id = "base", Name = "Base", Kind = new NumberValues("px"), Min = 8, Max = 48 }, e => e.Base, (e, value) => e with { Base = value }),
-        Of(new() { Id = "ratio", Name = "Ratio", Kind = new NumberValues(), Min = 1, Max = 2 }, e => e.Ratio, (e, value) => e with { Ratio = value }),
+        Of(new() { Id = "ratio", Name = "Ratio", Kind = new RatioValues(), Min = 1, Max = 2 }, e => e.Ratio, (e, value) => e with { Ratio = value }),
     ];
 
     protected override ScaleEnd Create(Site site, string id) => throw new InvalidOperationException("The scale has two ends.");

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using System.Runtime.CompilerServices;
+using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Values;
 
@@ -79,15 +80,21 @@ public sealed class TextStyleKind : NamedKind<TextStyle>
             .Concat(Inherited.Where(p => somewhere.Contains(p.Css)).Select(p => (p.Css, CssOf(p.Css, p.Fields))))
             .Concat(OfElement.Where(p => IsSet(style, p.Fields) || (everything && somewhere.Contains(p.Css))).Select(p => (p.Css, CssOf(p.Css, p.Fields))));
 
-        string CssOf(string property, string[] fields)
-        {
-            if (property == "max-inline-size") return MeasureCss(reads, style);
-            // What only goes with a line stands by itself; several words of one property stand side by side.
-            var said = fields[0] == "line" ? fields[^1..] : fields;
-            var words = said.Select(id => Field(reads.Site, id)!).Select(f => f.Setting.Css(reads, f.Get(style))).Where(css => said.Length == 1 || css != "normal").ToList();
-            return words.Count == 0 ? "normal" : string.Join(' ', words);
-        }
+        string CssOf(string property, string[] fields) => property == "max-inline-size" ? MeasureCss(reads, style) : fields[0] == "line" ? Css(reads, style, fields[^1]) : Css(reads, style, fields);
     }
+
+    /// <summary>The property that some fields come to, with several words side by side.</summary>
+    public string Css(SiteReads reads, TextStyle style, params string[] fields)
+    {
+        var words = fields.Select(id => fieldsById.Value[id]).Select(f => f.Setting.Css(reads, f.Get(style))).Where(css => fields.Length == 1 || css != "normal").ToList();
+        return words.Count == 0 ? "normal" : string.Join(' ', words);
+    }
+
+    /// <summary>What a style says of forms, as <c>font-variant</c> has it.</summary>
+    public string VariantCss(SiteReads reads, TextStyle style) => Css(reads, style, "small-caps", "numerals", "numeral-widths", "fractions", "ligatures");
+
+    /// <summary>What the page itself says of its text: what is the element's own, such as its width, is for those that wear the style.</summary>
+    public IEnumerable<(string Name, string Css)> PageDeclarations(SiteReads reads, TextStyle style) => Declarations(reads, style).Where(d => !OfElement.Any(p => p.Css == d.Name));
 
     /// <summary>The properties that some style sets and not every style says.</summary>
     private string PropertiesSet(TypeFoundation type) => string.Join(' ', Inherited.Concat(OfElement).Where(p => type.Styles.Any(s => IsSet(s, p.Fields))).Select(p => p.Css));
@@ -122,9 +129,9 @@ public sealed class TextStyleKind : NamedKind<TextStyle>
             "letter-spacing" => ["0", "-0.01em", "0.04em", "0.08em"],
             "word-spacing" => ["0", "0.05em", "0.16em"],
             "measure" => ["none", "45", "60", "66", "75"],
-            "line-thickness" => ["as the browser has it", "as the font has it", "1px", "2px", "0.1em"],
-            "line-offset" => ["as the browser has it", "2px", "0.2em"],
-            "axes" => ["as the font has them", .. FamilyOf(site, style) is { } family ? Faces.Axes(family, style.Slant.Code() == TextStyle.Italic).Select(a => $"{a.Tag} {Number(a.Usual)}") : []],
+            "line-thickness" => ["usual", "the font’s own", "1px", "2px", "0.1em"],
+            "line-offset" => ["usual", "2px", "0.2em"],
+            "axes" => ["usual", .. FamilyOf(site, style) is { } family ? Faces.Axes(family, style.Slant.Code() == TextStyle.Italic).Select(a => $"{a.Tag} {Number(a.Usual)}") : []],
             _ => null,
         };
     }
@@ -139,6 +146,7 @@ public sealed class TextStyleKind : NamedKind<TextStyle>
             "weight" when family is not null && !FontMatching.HasWeight(family, style.Weight.Amount(), italic) => $"{family.Name} has {Range(family.Files)}",
             "slant" when italic && family is not null && FontMatching.IsFakedItalic(family) => "slanted by the browser",
             "size" when style.Size is ReferenceValue size => $"{Kinds.Of(size).Note(site, size)}px",
+            "measure" when style.Measure is NumberValue && OwnWidth(site, style) is { } look => $"{look} has a width of its own",
             "line-style" or "line-thickness" or "line-offset" or "line-color" when style.Line.Code() == "none" => "there is no line",
             "axes" when family is not null && style.Axes is ListValue axes && axes.Values.OfType<AxisValue>().FirstOrDefault(a => !Faces.Axes(family, italic).Any(has => has.Tag == a.Tag)) is { } lacking => $"{family.Name} has no {lacking.Tag}",
             _ when Features.TryGetValue(field.Get(style).Code(), out var feature) && family is not null && Faces.Measures(family, style.Weight.Amount(), italic) is { } face && !face.Features.Contains(feature) =>
@@ -160,6 +168,14 @@ public sealed class TextStyleKind : NamedKind<TextStyle>
         }
         return null;
     }
+
+    /// <summary>A look that wears a style and says itself how wide it is: that counts there, not the measure.</summary>
+    private static string? OwnWidth(Site site, TextStyle style) =>
+        (from look in site.Looks
+         let part = PartCatalogue.Find(look.Part)
+         where part is not null && look.Cells.Values.SelectMany(v => v.References()).Any(r => r.To == Kind && r.Id == style.Id)
+         where look.Cells.Keys.Any(key => part.Property(CellKey.Parse(key).Property) is { CssName: "max-inline-size", Piece.Length: 0 })
+         select $"{part.Name} · {look.Name}").FirstOrDefault();
 
     /// <summary>The family a style is set in.</summary>
     public static Family? FamilyOf(Site site, TextStyle style) => style.Family is ReferenceValue family ? site.Type.Families.Find(family.Id) : null;
@@ -205,22 +221,22 @@ public sealed class TextStyleKind : NamedKind<TextStyle>
         Of(new()
         {
             Id = "line-thickness", Name = "Line thickness", Group = Decoration, Kind = new LengthValues([]), Min = 0, Max = 40,
-            Words = [new("as-browser", "as the browser has it", "auto"), new("as-font", "as the font has it", "from-font")],
+            Words = [new("as-browser", "usual", "auto"), new("as-font", "the font’s own", "from-font")],
         }, s => s.LineThickness, (s, value) => s with { LineThickness = value }),
         Of(new()
         {
-            Id = "line-offset", Name = "Line offset", Group = Decoration, Kind = new LengthValues([]), Min = -40, Max = 80, Words = [new("as-browser", "as the browser has it", "auto")],
+            Id = "line-offset", Name = "Line offset", Group = Decoration, Kind = new LengthValues([]), Min = -40, Max = 80, Words = [new("as-browser", "usual", "auto")],
         }, s => s.LineOffset, (s, value) => s with { LineOffset = value }),
         Of(new() { Id = "line-color", Name = "Line colour", Group = Decoration, Kind = new ColorValues(), Words = [new("as-text", "as the text", "currentcolor")] }, s => s.LineColor, (s, value) => s with { LineColor = value }),
         Of(new()
         {
             Id = "numerals", Name = "Numerals", Group = Forms, Kind = new WordValues(),
-            Words = [new("normal", "as the font has them", "normal"), new("lining-nums", "lining", "lining-nums"), new("oldstyle-nums", "old-style", "oldstyle-nums")],
+            Words = [new("normal", "usual", "normal"), new("lining-nums", "lining", "lining-nums"), new("oldstyle-nums", "old-style", "oldstyle-nums")],
         }, s => s.Numerals, (s, value) => s with { Numerals = value }),
         Of(new()
         {
             Id = "numeral-widths", Name = "Numeral widths", Group = Forms, Kind = new WordValues(),
-            Words = [new("normal", "as the font has them", "normal"), new("proportional-nums", "proportional", "proportional-nums"), new("tabular-nums", "tabular", "tabular-nums")],
+            Words = [new("normal", "usual", "normal"), new("proportional-nums", "proportional", "proportional-nums"), new("tabular-nums", "tabular", "tabular-nums")],
         }, s => s.NumeralWidths, (s, value) => s with { NumeralWidths = value }),
         Of(new()
         {
@@ -232,7 +248,7 @@ public sealed class TextStyleKind : NamedKind<TextStyle>
             Id = "ligatures", Name = "Ligatures", Group = Forms, Kind = new WordValues(),
             Words = [new("normal", "usual", "normal"), new("none", "none"), new("discretionary-ligatures", "decorative too", "discretionary-ligatures"), new("historical-ligatures", "historical too", "historical-ligatures")],
         }, s => s.Ligatures, (s, value) => s with { Ligatures = value }),
-        Of(new() { Id = "axes", Name = "Axes", Group = Forms, Kind = new AxisValues(), Words = [new("normal", "as the font has them", "normal")] }, s => s.Axes, (s, value) => s with { Axes = value }),
+        Of(new() { Id = "axes", Name = "Axes", Group = Forms, Kind = new AxisValues(), Words = [new("normal", "usual", "normal")] }, s => s.Axes, (s, value) => s with { Axes = value }),
     ];
 
     protected override TextStyle Create(Site site, string id) => site.Type.Styles[0] with { Id = id };
