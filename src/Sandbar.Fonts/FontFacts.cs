@@ -15,7 +15,11 @@ public enum FontClass
 
 /// <summary>An axis along which a variable font varies.</summary>
 /// <param name="Tag">Four letters, such as <c>wght</c>.</param>
-public sealed record FontAxis(string Tag, double Least, double Usual, double Most);
+public sealed record FontAxis(string Tag, double Least, double Usual, double Most)
+{
+    /// <summary>Where text of normal width stands on the axis of widths, whatever the font calls usual (CSS Fonts 4, §2.3).</summary>
+    public const double NormalWidth = 100;
+}
 
 /// <summary>How a font stands on its line, in its own units. Source: OpenType 1.9, tables head, hhea and OS/2.</summary>
 /// <param name="UnitsPerEm">As many as the font size is.</param>

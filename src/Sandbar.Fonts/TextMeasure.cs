@@ -27,7 +27,7 @@ public sealed class TextMeasure : IDisposable
     /// <summary>The width of a text, px.</summary>
     /// <param name="size">Of the letters, px, above 0.</param>
     /// <param name="weight">Of a variable font the nearest it has.</param>
-    /// <param name="axes">Where it stands on other axes; where nothing is said it is as the font has it, and the optical size is the size.</param>
+    /// <param name="axes">Where it stands on other axes; where nothing is said, as a browser sets it.</param>
     public double Width(string text, double size, double weight, IReadOnlyDictionary<string, double>? axes = null)
     {
         if (text.Length == 0) return 0;
@@ -43,7 +43,14 @@ public sealed class TextMeasure : IDisposable
         font.Shape(buffer);
         return buffer.GetGlyphPositionSpan().ToArray().Sum(p => (double)p.XAdvance) / Parts * size / unitsPerEm;
 
-        double? Place(string tag) => tag == "wght" ? weight : axes?.TryGetValue(tag, out var at) == true ? at : tag == "opsz" ? size : null;
+        double? Place(string tag) => tag == "wght" ? weight : axes?.TryGetValue(tag, out var at) == true ? at : tag switch
+        {
+            // A browser sets these by itself: the optical size is the size (font-optical-sizing), a normal width and an upright letter are what they are called.
+            "opsz" => size,
+            "wdth" => FontAxis.NormalWidth,
+            "slnt" => 0,
+            _ => null,
+        };
     }
 
     // A copy of HarfBuzz's own: what Blob.FromStream makes goes with the next garbage collection, and every letter is then as wide as any other.

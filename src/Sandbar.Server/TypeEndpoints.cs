@@ -39,6 +39,9 @@ internal static class TypeEndpoints
 {
     private const double UsualWidth = 1280;
 
+    /// <summary>More than is taken: what is too large is answered in a sentence, where a body that is cut off would only break the connection.</summary>
+    private const int LargestBody = 3 * OwnFont.MostBytes;
+
     // Fonts from elsewhere are read one at a time: what one takes of memory and time is bounded.
     private static readonly SemaphoreSlim Reading = new(1, 1);
 
@@ -51,7 +54,7 @@ internal static class TypeEndpoints
         }).WithName("listFamilies");
 
         api.MapPost("/sites/{slug}/fonts", AddFontAsync).WithName("addFont").Accepts<byte[]>("application/octet-stream")
-            .ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status409Conflict).WithMetadata(new RequestSizeLimitAttribute(OwnFont.MostBytes + 1_000));
+            .ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status409Conflict).WithMetadata(new RequestSizeLimitAttribute(LargestBody));
 
         api.MapPost("/sites/{slug}/type/figures", async Task<Results<Ok<TypeFiguresView>, ProblemHttpResult>> (
             string slug, MeasuredStage measured, OpenSites sites, ReadFonts fonts, CancellationToken cancel) =>

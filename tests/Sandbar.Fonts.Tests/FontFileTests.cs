@@ -31,8 +31,12 @@ public class FontFileTests
     }
 
     /// <summary>Outlines and advances out of whatever form they were packed in, as HarfBuzz finds them in the unwrapped file.</summary>
+    /// <summary>One file of each family, and every wrapping: the others are made alike.</summary>
+    public static TheoryData<string> OneOfEach => [.. ((IEnumerable<ITheoryDataRow>)Files).Select(row => (string)row.GetData()[0]!)
+        .Where(file => !file.Contains("latin-ext", StringComparison.Ordinal) && !file.Contains("-italic", StringComparison.Ordinal))];
+
     [Theory]
-    [MemberData(nameof(Files))]
+    [MemberData(nameof(OneOfEach))]
     public void Outlines_and_advances_are_unwrapped_as_they_were(string file)
     {
         using var blob = TextMeasure.Copied(FontFile.Read(Bytes(file)).Unwrapped());
@@ -140,8 +144,9 @@ public class FontFileTests
     [Fact]
     public void Fonts_are_measured_on_many_threads_at_once()
     {
-        var expected = Files.Select(f => Width(f)).ToList();
-        Parallel.For(0, 40 * expected.Count, i => Assert.Equal(expected[i % expected.Count], Width(Files.ElementAt(i % expected.Count), i % 10 == 0)));
+        var files = ((IEnumerable<ITheoryDataRow>)OneOfEach).Select(row => (string)row.GetData()[0]!).Take(12).ToList();
+        var expected = files.ConvertAll(f => Width(f));
+        Parallel.For(0, 40 * files.Count, i => Assert.Equal(expected[i % files.Count], Width(files[i % files.Count], i % 10 == 0)));
 
         static double Width(string file, bool tidied = false)
         {

@@ -16,4 +16,7 @@ const known = families.flatMap(({ id, name }) => {
   const { capHeight, ascent, descent, lineGap, unitsPerEm, xHeight } = found;
   return [{ id, name, unitsPerEm, ascent, descent, lineGap, capHeight, xHeight }];
 });
-writeFileSync(fileURLToPath(new URL('fixtures/capsize.json', import.meta.url)), `${JSON.stringify({ madeBy: `@capsizecss/metrics ${version}`, known }, null, 1)}\n`);
+writeFileSync(
+  fileURLToPath(new URL('fixtures/capsize.json', import.meta.url)),
+  `${JSON.stringify({ madeBy: `@capsizecss/metrics ${version}`, known }, null, 1)}\n`,
+);

@@ -15,8 +15,8 @@ public static class FontMeasuring
         using var measure = new TextMeasure(font);
         return new(
             facts.Family, metrics.UnitsPerEm, metrics.Ascent, metrics.Descent, metrics.LineGap, metrics.CapHeight, metrics.XHeight,
-            [.. Measured(Weights(facts)).Select(weight => new WidthAtWeight(weight, Math.Round(measure.Width(FallbackFace.Sample, 1, weight), 4)))],
-            [.. facts.Axes.Where(a => a.Tag != "wght").Select(a => new AxisRange(a.Tag, a.Least, a.Usual, a.Most))],
+            [.. Measured(Weights(facts)).Select(weight => new WidthAtWeight(weight, Math.Round(measure.Width(FallbackFace.Sample, Fluid.Root, weight) / Fluid.Root, 4)))],
+            [.. facts.Axes.Where(a => a.Tag != "wght").Select(a => new AxisRange(a.Tag, a.Least, a.Tag == "wdth" ? Math.Clamp(FontAxis.NormalWidth, a.Least, a.Most) : a.Usual, a.Most))],
             facts.Features, [.. Languages.WrittenWith([facts.Characters]).Select(l => l.Code)], Licence(facts), facts.MayEmbed)
         {
             Class = facts.Class is { } kind ? ClassOf(kind) : null,

@@ -15,7 +15,7 @@ public class BundledFamiliesTests
         Assert.True(BundledFamilies.All.Length >= 24);
         Assert.All(Enum.GetValues<FamilyClass>(), kind => Assert.True(BundledFamilies.All.Count(f => f.Class == kind) >= 3, kind.ToString()));
         Assert.True(BundledFamilies.All.Count(f => f.Files.Any(file => file.File.Italic)) >= 12);
-        Assert.True(BundledFamilies.All.Count(f => BundledFamilies.Measures(f.Files[0].Item.Id)!.Axes.Length > 0) >= 4);
+        Assert.True(BundledFamilies.All.Count(f => BundledFamilies.Measures(f.Files[0].Item.Id)!.Axes.Length > 0) >= 4, "families with axes besides weight");
     }
 
     [Theory]
