@@ -1061,7 +1061,6 @@ export interface components {
         };
         FontMeasures: {
             name: string;
-            class: null | components["schemas"]["FamilyClass"];
             /** Format: int32 */
             unitsPerEm: number;
             /** Format: int32 */
@@ -1080,6 +1079,7 @@ export interface components {
             languages: string[];
             licence: string;
             mayEmbed: boolean;
+            class?: null | components["schemas"]["FamilyClass"];
         };
         FoundColor: {
             name: string;
