@@ -4,7 +4,7 @@ using Sandbar.Fonts;
 
 namespace Sandbar.Browser.Tests;
 
-/// <summary>How wide text is in every family of the shelf, against Chromium's own layout: kerning, ligatures, accents, weights.</summary>
+/// <summary>How wide text is in every family of the shelf, against Chromium's own layout: kerning, ligatures, accents, weights, italics.</summary>
 public sealed class TextMeasureTests : IDisposable
 {
     private const double Size = 18;
@@ -27,7 +27,8 @@ public sealed class TextMeasureTests : IDisposable
         browser.Driver.Navigate().GoToUrl("data:text/html,<!doctype html><html lang=en>");
         foreach (var family in BundledFamilies.All)
         {
-            foreach (var (font, asset) in family.Files.Zip(family.Assets, (f, a) => (f.File, a)))
+            // The letters of these texts are in the file that most pages need.
+            foreach (var (font, asset) in family.Files.Zip(family.Assets, (f, a) => (f.File, a)).Where(f => f.File.Ranges.StartsWith("U+0000", StringComparison.Ordinal)))
             {
                 var file = FontFile.Read(asset.Bytes);
                 using var measure = new TextMeasure(file);
@@ -46,7 +47,7 @@ public sealed class TextMeasureTests : IDisposable
                 }
             }
         }
-        Assert.True(measured >= 450, $"{measured} texts");
+        Assert.True(measured >= 1_000, $"{measured} texts");
     }
 
     private const string Script = """

@@ -18,10 +18,14 @@ export const useBoxes = create<Boxes>((set) => ({
   forget: () => set({ frames: {} }),
 }));
 
-/** Of each style at each width the widest. */
-export function widest(frames: Readonly<Record<string, readonly MeasuredBox[]>>): MeasuredBox[] {
+/** What a frame is called by: its page and the width of its viewport. */
+export const frameKey = (page: string, width: number) => `${page} ${width}`;
+
+/** Of each style at each width the widest, on pages that are there. */
+export function widest(frames: Readonly<Record<string, readonly MeasuredBox[]>>, pages: readonly { id: string }[]): MeasuredBox[] {
   const found = new Map<string, MeasuredBox>();
-  for (const box of Object.values(frames).flat()) {
+  const there = Object.entries(frames).filter(([key]) => pages.some((page) => key.startsWith(frameKey(page.id, 0).slice(0, -1))));
+  for (const box of there.flatMap(([, boxes]) => boxes)) {
     const key = `${box.style} ${box.width}`;
     const before = found.get(key);
     if (!before || before.inline < box.inline) found.set(key, box);

@@ -22,7 +22,8 @@ export function useTypeFigures() {
   const slug = useEditing((e) => e.site.slug);
   const version = useEditing((e) => e.site.version);
   const frames = useBoxes((b) => b.frames);
-  const boxes = useMemo(() => widest(frames), [frames]);
+  const pages = useEditing((e) => e.site.pages);
+  const boxes = useMemo(() => widest(frames, pages), [frames, pages]);
   return useQuery({
     queryKey: ['type figures', slug, version, boxes],
     queryFn: () => answered(api.POST('/api/sites/{slug}/type/figures', { params: { path: { slug } }, body: { boxes } })),

@@ -6,6 +6,7 @@ import { useArrival } from '../site/arrival';
 import { partOf } from '../site/catalogue';
 import { useEditing } from '../site/editingContext';
 import { QueryError } from '../ui/QueryError';
+import { useBoxes } from '../site/boxes';
 import { useCandidates } from '../site/candidates';
 import { Beside, BesideBar } from './Beside';
 import { LivePage } from './LivePage';
@@ -62,8 +63,15 @@ export function Stage() {
 
   const comparison = useCandidates((c) => c.comparison);
   const others = useOtherCandidates(comparison);
-  // A comparison belongs to the site it was begun on.
-  useEffect(() => () => useCandidates.getState().end(), []);
+  const slug = useEditing((e) => e.site.slug);
+  // A comparison, and what was measured, belong to the site they were begun on.
+  useEffect(
+    () => () => {
+      useCandidates.getState().end();
+      useBoxes.getState().forget();
+    },
+    [slug],
+  );
   const schemes = useEditing((e) => e.site.schemes).filter((s) => view.schemes.includes(s.id));
   const one = viewportOf(view.width) ?? (WIDTHS[2] as Viewport);
   const frames: { page: { id: string; name: string }; viewport: Viewport; caption: string | null; scheme?: string }[] =

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { useBoxes } from '../site/boxes';
+import { frameKey, useBoxes } from '../site/boxes';
 import { useEditing } from '../site/editingContext';
 import { textBoxes } from './textBoxes';
 import { SPECIMEN } from './view';
@@ -19,7 +19,7 @@ export function useTextBoxes(document: Document | null, page: string, width: num
     if (!document || isTrying || page === SPECIMEN.id) return;
     const timer = window.setTimeout(() => {
       void document.fonts.ready.then(() => {
-        if (document.defaultView) measured(`${page} ${width}`, textBoxes(document, wearers, first, width));
+        if (document.defaultView) measured(frameKey(page, width), textBoxes(document, wearers, first, width));
       });
     }, REST);
     return () => window.clearTimeout(timer);

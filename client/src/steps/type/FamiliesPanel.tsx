@@ -56,7 +56,9 @@ export function FamiliesPanel() {
           </Button>
           <FileButton label="Add font files" busy={files.reading} onFiles={(list) => void files.add(list)} />
         </div>
-        <Problem text={files.problem} />
+        <div className="files-problem">
+          <Problem text={files.problem} />
+        </div>
         <ul className="family-rows own chosen-list" aria-label="Families of this site">
           {families.map((own) => (
             <li key={own.id}>

@@ -37,10 +37,19 @@ const NONE: readonly Bundled[] = [];
 export function Shelf({ families }: { families: readonly FamilyView[] }) {
   const words = useEditing((e) => e.site.type.words);
   const shelf = useShelf();
-  const [filter, setFilter] = useState<ShelfFilter>({ class: 'all', weight: 0, italic: false, axis: '', search: '', sort: 'class' });
+  const [filter, setFilter] = useState<ShelfFilter>({
+    class: 'all',
+    weight: 0,
+    italic: false,
+    axis: '',
+    language: '',
+    search: '',
+    sort: 'class',
+  });
   const all = shelf.data ?? NONE;
   const shown = useMemo(() => filtered(all, filter), [all, filter]);
   const change = (next: Partial<ShelfFilter>) => setFilter((before) => ({ ...before, ...next }));
+  const languages = [...new Set(all.flatMap((f) => f.languages))].sort((a, b) => a.localeCompare(b));
   const axes = [...new Set(all.flatMap((f) => f.axes.map((a) => a.tag)))].sort();
   return (
     <>
@@ -57,6 +66,13 @@ export function Shelf({ families }: { families: readonly FamilyView[] }) {
           placeholder="Search"
           value={filter.search}
           onChange={(event) => change({ search: event.target.value })}
+        />
+        <Select
+          size="small"
+          aria-label="Order of the shelf"
+          value={filter.sort}
+          options={SORTS.map(({ value, label }) => ({ value, label }))}
+          onChange={(sort) => change({ sort })}
         />
       </div>
       <div className="family-classes">
@@ -95,10 +111,12 @@ export function Shelf({ families }: { families: readonly FamilyView[] }) {
         />
         <Select
           size="small"
-          aria-label="Order of the shelf"
-          value={filter.sort}
-          options={SORTS.map(({ value, label }) => ({ value, label }))}
-          onChange={(sort) => change({ sort })}
+          aria-label="Language a family must have all letters of"
+          showSearch={{ optionFilterProp: 'label' }}
+          popupMatchSelectWidth={false}
+          value={filter.language}
+          options={[{ value: '', label: 'any language' }, ...languages.map((language) => ({ value: language, label: language }))]}
+          onChange={(language) => change({ language })}
         />
       </div>
       {shelf.isPending && <Skeleton active={false} className="waiting" />}

@@ -31,9 +31,15 @@ const file = (from: number, to: number) => ({
 });
 const all = [
   family('Quince', { hasItalics: true, files: [file(300, 300), file(700, 700)], xHeight: 0.42 }),
-  family('Aronia', { class: 'sans', axes: [{ tag: 'wdth', least: 75, usual: 100, most: 125 }], files: [file(100, 900)], xHeight: 0.53 }),
+  family('Aronia', {
+    class: 'sans',
+    languages: ['Polish'],
+    axes: [{ tag: 'wdth', least: 75, usual: 100, most: 125 }],
+    files: [file(100, 900)],
+    xHeight: 0.53,
+  }),
 ];
-const any: ShelfFilter = { class: 'all', weight: 0, italic: false, axis: '', search: '', sort: 'class' };
+const any: ShelfFilter = { class: 'all', weight: 0, italic: false, axis: '', language: '', search: '', sort: 'class' };
 const names = (change: Partial<ShelfFilter>) => filtered(all, { ...any, ...change }).map((f) => f.name);
 
 it('filters by class, weight, italics, axis and name', () => {
@@ -44,6 +50,7 @@ it('filters by class, weight, italics, axis and name', () => {
   expect(names({ weight: 500 })).toEqual(['Aronia']);
   expect(names({ italic: true })).toEqual(['Quince']);
   expect(names({ axis: 'wdth' })).toEqual(['Aronia']);
+  expect(names({ language: 'Polish' })).toEqual(['Aronia']);
   expect(names({ search: ' quin' })).toEqual(['Quince']);
 });
 

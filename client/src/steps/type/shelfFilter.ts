@@ -16,13 +16,15 @@ export interface ShelfFilter {
   italic: boolean;
   /** Tag of an axis it must have; empty for any. */
   axis: string;
+  /** A language it must have all letters of; empty for any. */
+  language: string;
   /** Part of its name. */
   search: string;
   sort: (typeof SORTS)[number]['value'];
 }
 
 /** The families that are asked for, in the order that is asked for; the shelf itself stands by class. */
-export function filtered(all: readonly Bundled[], { class: only, weight, italic, axis, search, sort }: ShelfFilter): Bundled[] {
+export function filtered(all: readonly Bundled[], { class: only, weight, italic, axis, language, search, sort }: ShelfFilter): Bundled[] {
   const name = search.trim().toLowerCase();
   const kept = all.filter(
     (f) =>
@@ -30,6 +32,7 @@ export function filtered(all: readonly Bundled[], { class: only, weight, italic,
       (weight === 0 || f.files.some((file) => file.from <= weight && weight <= file.to)) &&
       (!italic || f.hasItalics) &&
       (axis === '' || f.axes.some((a) => a.tag === axis)) &&
+      (language === '' || f.languages.includes(language)) &&
       f.name.toLowerCase().includes(name),
   );
   if (sort === 'name') return kept.sort((a, b) => a.name.localeCompare(b.name));

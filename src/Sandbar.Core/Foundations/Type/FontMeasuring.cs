@@ -8,7 +8,7 @@ public static class FontMeasuring
 {
     private const int Step = 100, LongestText = 2_000, Lightest = 1, Boldest = 1000;
 
-    /// <summary>Its heights, and how wide running text is at every hundred of its weights.</summary>
+    /// <summary>Its heights, and how wide running text is at every hundred of its weights. Languages are left open: of a family they are those of all its files.</summary>
     public static FontMeasures Of(Fonts.FontFile font)
     {
         var (facts, metrics) = (font.Facts, font.Facts.Metrics);
@@ -17,7 +17,7 @@ public static class FontMeasuring
             facts.Family, metrics.UnitsPerEm, metrics.Ascent, metrics.Descent, metrics.LineGap, metrics.CapHeight, metrics.XHeight,
             [.. Measured(Weights(facts)).Select(weight => new WidthAtWeight(weight, Math.Round(measure.Width(FallbackFace.Sample, Fluid.Root, weight) / Fluid.Root, 4)))],
             [.. facts.Axes.Where(a => a.Tag != "wght").Select(a => new AxisRange(a.Tag, a.Least, a.Tag == "wdth" ? Math.Clamp(FontAxis.NormalWidth, a.Least, a.Most) : a.Usual, a.Most))],
-            facts.Features, [.. Languages.WrittenWith([facts.Characters]).Select(l => l.Code)], Licence(facts), facts.MayEmbed)
+            facts.Features, [], Licence(facts), facts.MayEmbed)
         {
             Class = facts.Class is { } kind ? ClassOf(kind) : null,
         };

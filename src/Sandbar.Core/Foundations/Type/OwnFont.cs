@@ -16,7 +16,7 @@ public sealed record OwnFont(Asset Asset, FontMeasures Measures, int WeightFrom,
         {
             var font = FontFile.Read(bytes);
             var (from, to) = FontMeasuring.Weights(font.Facts);
-            var measures = FontMeasuring.Of(font);
+            var measures = FontMeasuring.Of(font) with { Languages = [.. Languages.WrittenWith([font.Facts.Characters]).Select(l => l.Code)] };
             if (!FontMeasuring.HoldTogether(measures)) throw new FormatException("This font is damaged: its letters have no width, or its heights are out of all proportion.");
             return new(Asset.Of(FamilyKind.FontType, font.AsWoff2()), measures, from, to, font.Facts.IsItalic);
         }
