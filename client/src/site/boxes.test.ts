@@ -9,11 +9,7 @@ it('keeps the widest box of each style at each width', () => {
     [frameKey('b', 390)]: [box('body', 390, 320), box('title', 390, 200)],
     [frameKey('gone', 390)]: [box('body', 390, 380)],
   };
-  expect(widest(frames, [{ id: 'a' }, { id: 'b' }])).toEqual([
-    box('body', 390, 320),
-    box('body', 1280, 600),
-    box('title', 390, 200),
-  ]);
+  expect(widest(frames, [{ id: 'a' }, { id: 'b' }])).toEqual([box('body', 390, 320), box('body', 1280, 600), box('title', 390, 200)]);
 });
 
 it('stays the same where nothing was measured otherwise', () => {

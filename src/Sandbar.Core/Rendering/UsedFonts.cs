@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Collections.Immutable;
+using System.Net;
 using System.Runtime.CompilerServices;
 using System.Text;
 using Sandbar.Core.Design;
@@ -48,7 +49,8 @@ internal static class UsedFonts
             .Concat(italic.SelectMany(w => FontMatching.Files(family, w, true))).ToHashSet(ReferenceEqualityComparer.Instance);
         return family.Files.Where(f => wanted.Contains(f) && HasWritten(f));
 
-        bool HasWritten(FontFile file) => file.Ranges.Length == 0 || IsBasic(file) || written.Value.Characters.Any(c => Characters(file).Contains(c));
+        // What overrides write in numbers may be any character.
+        bool HasWritten(FontFile file) => file.Ranges.Length == 0 || IsBasic(file) || css.Contains('\\', StringComparison.Ordinal) || written.Value.Characters.Any(c => Characters(file).Contains(c));
     }
 
     private static bool IsBasic(FontFile file) => Characters(file).Contains('a');
@@ -71,7 +73,9 @@ internal static class UsedFonts
             foreach (var text in texts)
             {
                 emphasis |= text.AsSpan().ContainsAny('*', '_');
-                if (!Ascii.IsValid(text)) characters.UnionWith(text.EnumerateRunes().Where(r => !r.IsAscii).Select(r => r.Value));
+                // Inline marks may write a character by its name, and a style may show it as a capital.
+                var read = text.Contains('&', StringComparison.Ordinal) ? WebUtility.HtmlDecode(text) : text;
+                if (!Ascii.IsValid(read)) characters.UnionWith(read.EnumerateRunes().Where(r => !r.IsAscii).SelectMany(r => new[] { r.Value, Rune.ToUpperInvariant(r).Value }));
             }
             return new(characters.ToImmutable(), emphasis);
         }

@@ -16,6 +16,12 @@ public class UsedFontsTests
     public void Letters_of_other_languages_come_when_they_are_written()
     {
         Assert.DoesNotContain(Fonts(Plain), f => f.Contains("latin-ext", StringComparison.Ordinal));
+        Site Labelled(string label) => Plain with { Menus = [Plain.Menus[0] with { Items = [Plain.Menus[0].Items[0] with { Label = label }] }] };
+        // Also by its number, as a capital, and as overrides may write it.
+        Assert.Contains("figtree-latin-ext-wght-normal", Fonts(Labelled("&#321;")));
+        Assert.Contains("figtree-latin-ext-wght-normal", Fonts(Labelled("ÿ")));
+        Assert.DoesNotContain("figtree-latin-ext-wght-normal", Fonts(Labelled("é")));
+        Assert.Contains("figtree-latin-ext-wght-normal", Fonts(Plain with { Overrides = new("p::after { content: \"\\141\" }") }));
         var named = Plain with { Menus = [Plain.Menus[0] with { Items = [Plain.Menus[0].Items[0] with { Label = "Łódź" }] }] };
         Assert.Contains("figtree-latin-ext-wght-normal", Fonts(named));
         Assert.Contains("unicode-range: U+0100-02BA,", SiteRelease.StyleSheet(named), StringComparison.Ordinal);
