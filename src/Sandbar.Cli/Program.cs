@@ -5,6 +5,7 @@ var root = new RootCommand("Sandbar: a site's colours, type, looks and overrides
 {
     ColorVerbs.Command,
     TypeVerbs.Command,
+    EdgeVerbs.Command,
     FontVerbs.Command,
     BuildVerb.Command,
     ServeVerb.Command,

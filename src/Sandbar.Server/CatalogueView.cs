@@ -32,9 +32,14 @@ public sealed record SettingView(string Id, string Name, string Group, string Ki
 }
 
 /// <summary>A row of the ledger.</summary>
-public sealed record PropertyView(bool SameInAllStates, SettingView Setting)
+/// <param name="Sides">What its sides or corners are called; null where it has none.</param>
+/// <param name="ChangeOf">Id of the property whose change it is about; null for all others.</param>
+/// <param name="CssName">The CSS property it becomes; empty where it is several.</param>
+/// <param name="Target">What is added to the look's selector to reach its elements.</param>
+public sealed record PropertyView(bool SameInAllStates, SettingView Setting, IReadOnlyList<string>? Sides, string? ChangeOf, string CssName, string Target)
 {
-    public static PropertyView Of(PartProperty property) => new(property.SameInAllStates, SettingView.Of(property));
+    public static PropertyView Of(PartProperty property) =>
+        new(property.SameInAllStates, SettingView.Of(property), property.Kind.Sides, property.ChangeOf?.Id, property.CssName, property.Target);
 }
 
 /// <param name="Words">What a choice can be.</param>

@@ -54,6 +54,7 @@ public static partial class SandbarServer
         ColorEndpoints.Map(api);
         PairEndpoints.Map(api);
         TypeEndpoints.Map(api);
+        EdgeEndpoints.Map(api);
         SnapshotEndpoints.Map(api);
         ReleaseEndpoints.Map(api);
         StageEndpoints.Map(app);

@@ -1,9 +1,11 @@
 using System.Text;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations;
 using Sandbar.Core.Foundations.Palette;
 using Sandbar.Core.Interchange;
 using Sandbar.Core.Rendering;
+using Sandbar.Core.Reviewing;
 using Sandbar.Core.Values;
 using Sandbar.Css.Colors;
 
@@ -22,6 +24,8 @@ public sealed record SiteView(
     IReadOnlyList<ColorView> Colors,
     IReadOnlyList<SchemeView> Schemes,
     TypeView Type,
+    SpaceView Space,
+    EdgesView Edges,
     FrameView Frame,
     IReadOnlyList<MenuView> Menus,
     IReadOnlyList<PictureView> Pictures,
@@ -43,6 +47,8 @@ public sealed record SiteView(
             [.. site.Palette.Colors.Select(c => ColorView.Of(site, c))],
             [.. site.Palette.Schemes.Select(s => SchemeView.Of(site, s))],
             TypeView.Of(site, head.Sheet),
+            SpaceView.Of(site),
+            EdgesView.Of(site),
             FrameView.Of(site),
             [.. site.Menus.Select(MenuView.Of)],
             [.. site.Shelf.Where(i => i.Width > 0).Select(i => new PictureView(i.Id, i.Name, StageEndpoints.AssetAddress(i)))],
@@ -133,29 +139,42 @@ public sealed record PairView(string On, double Ratio, double Target, bool Passe
 public sealed record PartUseView(string Id, int Blocks, int Pages);
 
 /// <param name="Part">Id of the part.</param>
-public sealed record LookView(string Id, string Part, string Name, string Selector, IReadOnlyList<CellView> Cells)
+/// <param name="Squashed">Settings that leave too little room between text and the edge of its box.</param>
+public sealed record LookView(string Id, string Part, string Name, string Selector, IReadOnlyList<CellView> Cells, IReadOnlyList<SquashedView> Squashed)
 {
     public static LookView Of(Site site, Look look)
     {
         var part = PartCatalogue.Find(look.Part);
         return new(
             look.Id, look.Part, look.Name, part is null ? "" : LookSelectors.Of(site, part, look),
-            part is null ? [] : [.. look.Cells.Select(c => CellView.Of(site, part, look, CellKey.Parse(c.Key), c.Value)).OfType<CellView>()]);
+            part is null ? [] : [.. look.Cells.Select(c => CellView.Of(site, part, look, CellKey.Parse(c.Key), c.Value)).OfType<CellView>()],
+            [.. RoomInBoxes.Of(site, look).Select(s => new SquashedView(s.Cell.Property, s.Cell.State, s.Cell.Widths.From, s.Cell.Widths.Below, s.Says, s.Source, s.Mend))]);
     }
 }
 
 /// <param name="Text">The value as typed.</param>
 /// <param name="Note">What it comes to, as a hint.</param>
 /// <param name="Swatch">CSS of the fill it shows in the first scheme; null for what is no fill.</param>
-public sealed record CellView(string Property, State State, int? From, int? Below, string Text, string Note, string? Swatch)
+/// <param name="Sides">What stands at each side or corner, as typed; null where there are none.</param>
+/// <param name="Preset">Name of the thing that a typed value equals; null where it equals none.</param>
+public sealed record CellView(string Property, State State, int? From, int? Below, string Text, string Note, string? Swatch, IReadOnlyList<string>? Sides, string? Preset)
 {
     public static CellView? Of(Site site, Part part, Look look, CellKey key, Value value)
     {
         if (part.Property(key.Property) is not { } property) return null;
         var meant = value is RestValue rest && look.Cells.TryGetValue(key.Property, out var atRest) ? ValueForms.Moved(atRest, rest.Step) : value;
-        return new(key.Property, key.State, key.Widths.From, key.Widths.Below, property.Write(site, value), ValueNotes.Of(site, value), Swatches.Of(site, meant));
+        return new(
+            key.Property, key.State, key.Widths.From, key.Widths.Below, property.Write(site, value), ValueNotes.Of(site, value), Swatches.Of(site, meant),
+            property.Kind.Sides is { } sides ? [.. sides.Select((_, i) => property.WriteSide(site, value, i))] : null,
+            Presets.Same(site, property, value) is { } same ? Kinds.Of(same).NameOf(site, same) : null);
     }
 }
+
+/// <summary>A setting of a look that leaves too little room between text and the edge of its box.</summary>
+/// <param name="Says">What is wrong, in a sentence.</param>
+/// <param name="Source">What it rests on.</param>
+/// <param name="Mend">What to type in the cell.</param>
+public sealed record SquashedView(string Property, State State, int? From, int? Below, string Says, string Source, string Mend);
 
 public sealed record PageView(string Id, string Name, string Slug);
 

@@ -14,7 +14,7 @@ internal static class RandomEdits
     private static readonly string[] Typed =
     [
         "rest", "rest shade 1", "rest + 2px", "rest * 2", "12px + 2", "2 * 3", "space 2 + 4", "4px - 20px", "size 1 / 2", "0", "1.5", "rgb(255 0 0", "red/*", "hsl(40 200% 50%)", "oklch(0.7 0.3 150)",
-        "lab(50 1e300 0)", "action shade 99999999999", "1px 2px", "(((1px)))", "text", "Body", "#abc8", "none",
+        "lab(50 1e300 0)", "action shade 99999999999", "1px 2px", "(((1px)))", "text", "Body", "#abc8", "none", "inner", "gutter", "1px 2px 3px by 4px", "hairline, none", "1px solid line", "0 2px 8px text 20%", "quick, gentle", "200ms", "2px dashed no",
     ];
 
     /// <summary>What a font file might be.</summary>
@@ -38,6 +38,7 @@ internal static class RandomEdits
         Gen.Select(Among("own", "fraunces", "gone"), Among<string?>("Own", "fraunces", "", null), Gen.Int[0, 2], Gen.Int[0, 1200], Gen.Bool, Among<string?>(null, "own-0", "fraunces-latin-wght-normal"), (family, name, item, weight, italic, replaces) =>
             (Edit)new AddFontFile(family, name, $"own-{item}", new string('a', 64), weight, weight, italic, Letters, replaces)),
         Gen.Select(Among("own", "fraunces", "figtree"), Gen.Int[0, 2], (family, item) => (Edit)new RemoveFontFile(family, $"own-{item}")),
+        Gen.Select(Among("lift", "gone"), Among("12", "40px", "-3", "1e9", "lift"), (id, height) => (Edit)new RaiseShadow(id, height)),
         Things(), AddedThings(), MovedThings(), RemovedThings(),
         Gen.Select(Among([.. Blocks.All(Demo.Site)]), Gen.Int[0, 5], Among("", "home", "Words *of* a [kind](home)", "no", "- a\n  - b", "beet"), (block, slot, text) =>
             (Edit)new SetContent(block.Id, PartCatalogue.Get(block.Part).Slots.Select(s => s.Id).ElementAtOrDefault(slot) ?? "none", text)),
@@ -91,8 +92,10 @@ internal static class RandomEdits
                     from state in part.States
                     from value in Demo.Values(property).Concat(Typed).Concat(property.Names(Demo.Site).Take(3))
                     select new SetCell(look.Id, property.Id, state, null, null, value);
+        // Now and then one side or corner alone.
+        var sides = new int?[] { null, null, null, null, 0, 3, 7 };
         var widths = new (int?, int?)[] { (null, null), (null, null), (null, 600), (600, 820), (820, null), (0, 700) };
-        return Gen.Select(Among([.. cells]), Among(widths), (cell, at) => cell with { From = at.Item1, Below = at.Item2 });
+        return Gen.Select(Among([.. cells]), Among(widths), Among(sides), (cell, at, side) => cell with { From = at.Item1, Below = at.Item2, Side = side });
     }
 
     public static Gen<T> Among<T>(params T[] all) => Gen.Int[0, all.Length - 1].Select(i => all[i]);

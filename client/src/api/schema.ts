@@ -500,6 +500,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/edges/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["getBorderShares"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{slug}/past": {
         parameters: {
             query?: never;
@@ -587,6 +603,21 @@ export interface components {
             };
             blocks: components["schemas"]["BlockView"][];
         };
+        BorderShare: {
+            page: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            count: number;
+            /** Format: double */
+            elements: number;
+            /** Format: double */
+            area: number;
+        };
+        BorderSharesView: {
+            pages: components["schemas"]["BorderShare"][];
+            practice: string;
+        };
         BringBackRequest: {
             /** Format: int64 */
             version: number;
@@ -645,6 +676,8 @@ export interface components {
             text: string;
             note: string;
             swatch: null | string;
+            sides: null | string[];
+            preset: null | string;
         };
         CollapsingPairView: {
             kind: components["schemas"]["VisionKind"];
@@ -718,7 +751,17 @@ export interface components {
         DuplicateRequest: {
             name: string;
         };
-        Edit: components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"];
+        EasingView: {
+            id: string;
+            css: string;
+            points: number[];
+        };
+        EdgesView: {
+            radii: components["schemas"]["RadiusView"][];
+            shadows: components["schemas"]["ShadowView"][];
+            easings: components["schemas"]["EasingView"][];
+        };
+        Edit: components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"];
         EditAddColors: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -831,6 +874,15 @@ export interface components {
             before: null | string;
             group: null | string;
         };
+        EditRaiseShadow: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "raiseShadow";
+            id: string;
+            height: string;
+        };
         EditRemoveFontFile: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -919,6 +971,8 @@ export interface components {
             /** Format: int32 */
             below: null | number;
             text: null | string;
+            /** Format: int32 */
+            side?: null | number;
         };
         EditSetColorFigure: {
             /**
@@ -1129,6 +1183,21 @@ export interface components {
             fields: components["schemas"]["SettingView"][];
             items: null | components["schemas"]["ItemsView"];
         };
+        LayerView: {
+            id: string;
+            isInner: boolean;
+            /** Format: double */
+            x: null | number;
+            /** Format: double */
+            y: null | number;
+            /** Format: double */
+            blur: null | number;
+            /** Format: double */
+            spread: null | number;
+            color: string;
+            /** Format: double */
+            opacity: number;
+        };
         LineLength: {
             /** Format: int32 */
             width: number;
@@ -1148,6 +1217,7 @@ export interface components {
             name: string;
             selector: string;
             cells: components["schemas"]["CellView"][];
+            squashed: components["schemas"]["SquashedView"][];
         };
         MeasuredBox: {
             style: string;
@@ -1156,6 +1226,29 @@ export interface components {
             /** Format: double */
             inline: number;
             block: string;
+        };
+        MeasuredPage: {
+            page: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: double */
+            height: number;
+            /** Format: int32 */
+            elements: number;
+            bordered: components["schemas"]["MeasuredRectangle"][];
+        };
+        MeasuredPages: {
+            pages: components["schemas"]["MeasuredPage"][];
+        };
+        MeasuredRectangle: {
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            top: number;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
         };
         MeasuredStage: {
             boxes: components["schemas"]["MeasuredBox"][];
@@ -1219,6 +1312,11 @@ export interface components {
             style: string;
             text: string;
             sizes: components["schemas"]["SizeView"][];
+        };
+        PageMeasureView: {
+            id: string;
+            name: string;
+            uses: string[];
         };
         PageView: {
             id: string;
@@ -1365,6 +1463,17 @@ export interface components {
         PropertyView: {
             sameInAllStates: boolean;
             setting: components["schemas"]["SettingView"];
+            sides: null | string[];
+            changeOf: null | string;
+            cssName: string;
+            target: string;
+        };
+        RadiusView: {
+            id: string;
+            /** Format: double */
+            across: null | number;
+            /** Format: double */
+            down: null | number;
         };
         Reach: {
             /** Format: int32 */
@@ -1429,6 +1538,14 @@ export interface components {
             words: string[];
             offers: string[];
         };
+        ShadowView: {
+            id: string;
+            /** Format: double */
+            height: null | number;
+            /** Format: double */
+            opacity: number;
+            layers: components["schemas"]["LayerView"][];
+        };
         SheetChange: {
             head: null | string;
             rules: components["schemas"]["RuleView"][];
@@ -1472,6 +1589,8 @@ export interface components {
             colors: components["schemas"]["ColorView"][];
             schemes: components["schemas"]["SchemeView"][];
             type: components["schemas"]["TypeView"];
+            space: components["schemas"]["SpaceView"];
+            edges: components["schemas"]["EdgesView"];
             frame: components["schemas"]["FrameView"];
             menus: components["schemas"]["MenuView"][];
             pictures: components["schemas"]["PictureView"][];
@@ -1505,6 +1624,31 @@ export interface components {
             version: number;
             /** Format: date-time */
             at: string;
+        };
+        SpaceStepView: {
+            id: string;
+            /** Format: int32 */
+            place: number;
+            name: string;
+            variable: string;
+            css: string;
+            sizes: components["schemas"]["SizeView"][];
+        };
+        SpaceView: {
+            byRatio: boolean;
+            steps: components["schemas"]["SpaceStepView"][];
+            measures: components["schemas"]["PageMeasureView"][];
+        };
+        SquashedView: {
+            property: string;
+            state: components["schemas"]["State"];
+            /** Format: int32 */
+            from: null | number;
+            /** Format: int32 */
+            below: null | number;
+            says: string;
+            source: string;
+            mend: string;
         };
         /** @enum {unknown} */
         State: "rest" | "current" | "hover" | "focus" | "pressed" | "off";
@@ -2652,6 +2796,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CandidateView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getBorderShares: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasuredPages"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BorderSharesView"];
                 };
             };
             /** @description Bad Request */

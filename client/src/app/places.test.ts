@@ -11,6 +11,7 @@ const site = {
     family: [{ id: 'text', name: 'Figtree' }],
   },
   schemes: [{ id: 'day', name: 'Day', roles: [{ id: 'action', name: 'action' }] }],
+  space: { measures: [] },
   menus: [{ id: 'main', name: 'Main' }],
   looks: [
     { id: 'button-filled', part: 'button', name: 'Filled' },

@@ -5,10 +5,11 @@ import { overrides } from '../steps/overrides';
 import { palette } from '../steps/palette';
 import { parts } from '../steps/parts';
 import { snapshots } from '../steps/snapshots';
+import { space } from '../steps/space';
 import { type } from '../steps/type';
 
 /** The steps in working order. Only what is built is listed. */
-export const STEPS: readonly Step[] = [palette, type, edges, frame, parts, overrides, snapshots];
+export const STEPS: readonly Step[] = [palette, type, space, edges, frame, parts, overrides, snapshots];
 
 /** The steps under their moves. */
 export const COURSE = MOVES.map((move) => ({ move, steps: STEPS.filter((step) => step.move === move) }));

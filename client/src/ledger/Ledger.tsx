@@ -1,6 +1,6 @@
 import { memo, useEffect, useRef, useState, type FocusEvent, type KeyboardEvent } from 'react';
 import type { LookView, PartView, PropertyView, State } from '../api/client';
-import { differs, STATE_NAMES, type Widths } from './cells';
+import { differs, shownProperties, STATE_NAMES, type Widths } from './cells';
 import { LedgerCell } from './LedgerCell';
 import { cellFrom } from './moves';
 import './Ledger.css';
@@ -22,6 +22,8 @@ export function Ledger({ part, look, widths, setting, onArrived }: Props) {
   const [unfolded, setUnfolded] = useState<State[]>([]);
   // The cell that Tab comes to: the one that had the focus last.
   const [stop, setStop] = useState('');
+  // The rows whose sides or corners stand below them.
+  const [opened, setOpened] = useState<string[]>([]);
   const table = useRef<HTMLTableElement>(null);
   const focusNext = useRef('');
   const canFold = (state: State) => state !== 'rest' && !differs(look, state);
@@ -58,7 +60,13 @@ export function Ledger({ part, look, widths, setting, onArrived }: Props) {
   };
   const open = part.states.length - 1 - folded.length;
   const width = COLUMN.property + COLUMN.rest + open * COLUMN.state + folded.length * COLUMN.folded;
-  const groups = [...new Set(part.properties.map((p) => p.setting.group))];
+  const properties = shownProperties(part, look);
+  const groups = [...new Set(properties.map((p) => p.setting.group))];
+  const toggle = (id: string) => setOpened(opened.includes(id) ? opened.filter((o) => o !== id) : [...opened, id]);
+  const stopIn = (row: string) => {
+    const at = isThere ? stop : first;
+    return at.startsWith(`${row}/`) ? at : '';
+  };
 
   return (
     <table
@@ -116,19 +124,27 @@ export function Ledger({ part, look, widths, setting, onArrived }: Props) {
               <span className="group-name">{group}</span>
             </th>
           </tr>
-          {part.properties
+          {properties
             .filter((property) => property.setting.group === group)
-            .map((property) => (
-              <Row
-                key={property.setting.id}
-                look={look}
-                property={property}
-                states={part.states}
-                widths={widths}
-                folded={folded.join()}
-                stop={(isThere ? stop : first).startsWith(`${property.setting.id}/`) ? (isThere ? stop : first) : ''}
-              />
-            ))}
+            .flatMap((property) => {
+              const { id } = property.setting;
+              const isOpen = opened.includes(id);
+              const row = (side?: number) => (
+                <Row
+                  key={rowOf(id, side)}
+                  look={look}
+                  property={property}
+                  states={part.states}
+                  widths={widths}
+                  folded={folded.join()}
+                  stop={stopIn(rowOf(id, side))}
+                  isOpen={isOpen}
+                  toggle={toggle}
+                  {...(side !== undefined && { side })}
+                />
+              );
+              return [row(), ...(isOpen ? (property.sides ?? []).map((_, side) => row(side)) : [])];
+            })}
         </tbody>
       ))}
     </table>
@@ -139,6 +155,9 @@ const HEAD = 'head';
 
 const stopOf = (row: string, state: State) => `${row}/${state}`;
 
+/** The row of a property, or of one of its sides or corners. */
+const rowOf = (property: string, side?: number) => (side === undefined ? property : `${property} ${side}`);
+
 interface RowProps {
   look: LookView;
   property: PropertyView;
@@ -148,21 +167,49 @@ interface RowProps {
   folded: string;
   /** The cell of this row that Tab comes to; empty where it is in another. */
   stop: string;
+  /** The one side or corner it is for, from 0; undefined for all. */
+  side?: number;
+  /** Whether its sides or corners stand below it. */
+  isOpen: boolean;
+  toggle: (property: string) => void;
 }
 
 /** Drawn anew only where something of its own has changed: the focus moves from row to row all the time. */
-const Row = memo(function Row({ look, property, states, widths, folded, stop }: RowProps) {
+const Row = memo(function Row({ look, property, states, widths, folded, stop, side, isOpen, toggle }: RowProps) {
   const { id, name } = property.setting;
   const hidden = folded.split(',');
+  const row = rowOf(id, side);
   return (
-    <tr data-setting={id}>
+    <tr data-setting={side === undefined ? id : undefined} className={side === undefined ? '' : 'side-row'}>
       <th scope="row" title={name}>
-        {name}
+        {side !== undefined ? (
+          property.sides?.[side]
+        ) : property.sides ? (
+          <button
+            type="button"
+            className="sides-button"
+            tabIndex={-1}
+            aria-expanded={isOpen}
+            aria-label={`${name}: each ${property.sides.length > 0 && property.sides[0]?.includes(' ') ? 'corner' : 'side'}`}
+            onClick={() => toggle(id)}
+          >
+            {name} <span aria-hidden="true">{isOpen ? '▾' : '▸'}</span>
+          </button>
+        ) : (
+          name
+        )}
       </th>
       {states.map((state) => (
-        <td key={state} className={hidden.includes(state) ? 'folded' : ''} data-stop={stopOf(id, state)}>
+        <td key={state} className={hidden.includes(state) ? 'folded' : ''} data-stop={stopOf(row, state)}>
           {!hidden.includes(state) && (
-            <LedgerCell look={look} property={property} state={state} widths={widths} isStop={stop === stopOf(id, state)} />
+            <LedgerCell
+              look={look}
+              property={property}
+              state={state}
+              widths={widths}
+              isStop={stop === stopOf(row, state)}
+              {...(side !== undefined && { side })}
+            />
           )}
         </td>
       ))}

@@ -7,15 +7,30 @@ const look: LookView = {
   part: 'button',
   name: 'Filled',
   selector: '.l',
+  squashed: [],
   cells: [
-    { property: 'padding', state: 'rest', from: null, below: null, text: 'space 2', note: '8 px', swatch: null },
-    { property: 'padding', state: 'rest', from: 820, below: null, text: 'space 3', note: '16 px', swatch: null },
-    { property: 'background', state: 'hover', from: null, below: null, text: 'rest shade 1', note: '', swatch: '#000000' },
+    { property: 'padding', state: 'rest', from: null, below: null, text: 'space 2', note: '8 px', swatch: null, sides: null, preset: null },
+    { property: 'padding', state: 'rest', from: 820, below: null, text: 'space 3', note: '16 px', swatch: null, sides: null, preset: null },
+    {
+      property: 'background',
+      state: 'hover',
+      from: null,
+      below: null,
+      text: 'rest shade 1',
+      note: '',
+      swatch: '#000000',
+      sides: null,
+      preset: null,
+    },
   ],
 };
 const property = (id: string): PropertyView => ({
   sameInAllStates: false,
   setting: { id, name: id, group: '', kind: 'length', words: [], offers: [] },
+  sides: null,
+  changeOf: null,
+  cssName: '',
+  target: '',
 });
 
 test('a cell is found by property, state and widths', () => {

@@ -1,4 +1,4 @@
-import type { CellView, LookView, PropertyView, State } from '../api/client';
+import type { CellView, LookView, PartView, PropertyView, State } from '../api/client';
 
 /** Widths a value can hold at. */
 export interface Widths {
@@ -21,6 +21,19 @@ export function findCell(look: LookView, property: string, state: State, widths:
     (c) => c.property === property && c.state === state && (c.from ?? null) === widths.from && (c.below ?? null) === widths.below,
   );
 }
+
+/** What is wrong with the room that a cell leaves around text; of cells that set nothing too. */
+export const findSquashed = (look: LookView, property: string, state: State, widths: Widths) =>
+  look.squashed.find(
+    (s) => s.property === property && s.state === state && (s.from ?? null) === widths.from && (s.below ?? null) === widths.below,
+  );
+
+/** The rows there is something to say in: what changes take only where states differ, or where it is said already. */
+export const shownProperties = (part: PartView, look: LookView): PropertyView[] =>
+  part.properties.filter(
+    ({ changeOf, setting }) =>
+      changeOf === null || look.cells.some((c) => c.property === setting.id || (c.property === changeOf && c.state !== 'rest')),
+  );
 
 /** Whether a value of its own is set at some width. */
 export const variesByWidth = (look: LookView, property: string, state: State): boolean =>

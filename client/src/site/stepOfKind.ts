@@ -7,10 +7,22 @@ export function stepOfKind(kind: string, id: string): { step: string; change: Re
       return { step: 'palette', change: { view: 'schemes', role: id } };
     case 'scheme':
       return { step: 'palette', change: { view: 'schemes', scheme: id } };
+    case 'space':
+      return { step: 'space', change: { view: 'scale', space: id } };
+    case 'pageSpacing':
+      return { step: 'space', change: { view: 'page' } };
+    case 'paper':
+      return { step: 'space', change: { view: 'paper' } };
     case 'border':
       return { step: 'edges', change: { view: 'borders', border: id } };
+    case 'radius':
+      return { step: 'edges', change: { view: 'radii', radius: id } };
     case 'shadow':
       return { step: 'edges', change: { view: 'shadows', shadow: id } };
+    case 'duration':
+      return { step: 'edges', change: { view: 'durations', duration: id } };
+    case 'easing':
+      return { step: 'edges', change: { view: 'easings', easing: id } };
     case 'textStyle':
       return { step: 'type', change: { view: 'styles', style: id } };
     default:

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { FrameContent } from './content';
 
 const page = (header: string, section: string, scheme = 'day') =>
-  `<!doctype html><html data-scheme="${scheme}"><head><title>Page</title><style id="sheet" data-page="m1"></style></head><body><header data-block="header">${header}</header><main><section data-block="one">${section}</section></main></body></html>`;
+  `<!doctype html><html data-scheme="${scheme}"><head><title>Page</title><style id="sheet" data-page="m1"></style></head><body><div class="paper"><header data-block="header">${header}</header><main><section data-block="one">${section}</section></main></div></body></html>`;
 
 const text = (document: Document, block: string) => document.querySelector(`[data-block="${block}"]`)?.textContent;
 

@@ -72,7 +72,7 @@ export class FrameContent {
     this.document.documentElement.dataset.scheme = page.documentElement.dataset.scheme;
     this.document.title = page.title;
     const [here, there] = [outermost(this.document), outermost(page)];
-    if (here.length === 0 || here.map(idOf).join() !== there.map(idOf).join()) {
+    if (here.length === 0 || here.map(idOf).join() !== there.map(idOf).join() || hasSidebar(this.document) !== hasSidebar(page)) {
       this.document.body.replaceChildren(...page.body.childNodes);
       return;
     }
@@ -83,7 +83,9 @@ export class FrameContent {
   }
 }
 
-const outermost = (page: Document): Element[] => [...page.querySelectorAll('body > [data-block], main > [data-block]')];
+const hasSidebar = (page: Document): boolean => page.querySelector('.paper > .sidebar') !== null;
+
+const outermost = (page: Document): Element[] => [...page.querySelectorAll('.paper > [data-block], main > [data-block]')];
 
 const idOf = (block: Element): string | null => block.getAttribute('data-block');
 

@@ -64,13 +64,13 @@ export class FrameSheet {
     for (const change of trial.rules) {
       const rule = this.rules.get(change.key);
       if (!rule) continue;
-      for (const { name, value } of change.set) {
-        now.add(this.touch(change.key, rule, name));
-        rule.style.setProperty(name, value);
-      }
       for (const name of change.unset) {
         now.add(this.touch(change.key, rule, name));
         rule.style.removeProperty(name);
+      }
+      for (const { name, value } of change.set) {
+        now.add(this.touch(change.key, rule, name));
+        rule.style.setProperty(name, value);
       }
     }
     for (const [id, one] of this.touched) {

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Schemas, ThingView } from '../api/client';
 import { AddThing } from './AddThing';
 import { ThingEditor } from './ThingEditor';
@@ -14,10 +15,12 @@ interface Props {
   choose: (id: string) => void;
   /** Gives the focus to where work goes on. */
   focusNext: (selector: string) => void;
+  /** What is shown of the chosen one, above its settings. */
+  drawn?: ((thing: ThingView) => ReactNode) | undefined;
 }
 
 /** What stands below a list of things: the form of one that is added, or the editor of the chosen one. */
-export function BelowList({ kind, chosen, things, adding, choose, focusNext }: Props) {
+export function BelowList({ kind, chosen, things, adding, choose, focusNext, drawn }: Props) {
   // What is new is worked on in its editor; where something is gone, the list is gone on from.
   const go = (selector: string) => (id: string | null) => {
     focusNext(selector);
@@ -26,7 +29,11 @@ export function BelowList({ kind, chosen, things, adding, choose, focusNext }: P
   return (
     <>
       {adding && <AddThing kind={kind} onDone={go(EDITOR)} onCancel={() => go(ADD)('')} />}
-      {chosen && <ThingEditor key={chosen.id} kind={kind} thing={chosen} others={things} onCopied={go(EDITOR)} onRemoved={go(CHOSEN)} />}
+      {chosen && (
+        <ThingEditor key={chosen.id} kind={kind} thing={chosen} others={things} onCopied={go(EDITOR)} onRemoved={go(CHOSEN)}>
+          {drawn?.(chosen)}
+        </ThingEditor>
+      )}
     </>
   );
 }

@@ -1,5 +1,5 @@
-import { Button } from 'antd';
-import { useEffect, useRef } from 'react';
+import { Button, Checkbox, Input } from 'antd';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import type { ThingView } from '../api/client';
 import { useSetAddress } from '../site/address';
@@ -8,17 +8,29 @@ import { useFocusNext } from '../site/useFocusNext';
 import { useEditing } from '../site/editingContext';
 import { Shortened } from '../ui/Shortened';
 import { usesText, withArticle } from '../ui/words';
+import { onEscape } from '../ui/keys';
 import { BelowList } from './BelowList';
 import './ThingsPanel.css';
 
 /** Stands in the address for a thing that is being added. */
 const NEW = 'new';
 
-/**
- * The things of a kind, and below them the editor of the chosen one: made from what the catalogue says of the kind.
- * @param kind its code
- */
-export function ThingsPanel({ kind: code }: { kind: string }) {
+/** From so many on there is something to look for among them. */
+const MANY = 6;
+
+interface Props {
+  /** Its code. */
+  kind: string;
+  /** What is shown of each in its row, in place of what it is made of. */
+  row?: (thing: ThingView) => ReactNode;
+  /** What is shown of the chosen one, above its settings. */
+  drawn?: (thing: ThingView) => ReactNode;
+  /** What stands above the list. */
+  above?: ReactNode;
+}
+
+/** The things of a kind, and below them the editor of the chosen one: made from what the catalogue says of the kind. */
+export function ThingsPanel({ kind: code, row: inRow, drawn, above }: Props) {
   const kind = useEditing((e) => kindOf(e.catalogue, code));
   const things = useEditing((e) => thingsOf(e.site, code));
   const [params] = useSearchParams();
@@ -33,13 +45,37 @@ export function ThingsPanel({ kind: code }: { kind: string }) {
     row.current?.scrollIntoView({ block: 'nearest' });
   }, [chosenId]);
   const [panel, focusNext] = useFocusNext<HTMLDivElement>(adding ? NEW : chosenId);
+  const [wanted, setWanted] = useState('');
+  const [unused, setUnused] = useState(false);
   if (!kind) return null;
+  const words = wanted.trim().toLowerCase();
+  const shown = things.filter((t) => t.name.toLowerCase().includes(words) && !(unused && t.uses.length > 0));
   return (
     <div ref={panel} className="panel-column">
+      {above}
+      {(things.length >= MANY || words !== '' || unused) && (
+        <div className="things-filter">
+          <Input
+            size="small"
+            type="search"
+            aria-label={`Search among every ${kind.name}`}
+            placeholder="search"
+            value={wanted}
+            allowClear
+            onChange={(event) => setWanted(event.target.value)}
+            onKeyDown={onEscape(() => setWanted(''))}
+          />
+          <Checkbox checked={unused} onChange={(event) => setUnused(event.target.checked)}>
+            unused
+          </Checkbox>
+          <span className="quiet">{shown.length === things.length ? things.length : `${shown.length} of ${things.length}`}</span>
+        </div>
+      )}
       <div className="rows-above-editor">
         {things.length === 0 && <p className="empty">There is no {kind.name} yet.</p>}
+        {things.length > 0 && shown.length === 0 && <p className="empty">None of these is called so{unused ? ' and unused' : ''}.</p>}
         <ul className="chosen-list" aria-label={`Every ${kind.name}`}>
-          {things.map((thing) => (
+          {shown.map((thing) => (
             <li key={thing.id}>
               <button
                 type="button"
@@ -51,7 +87,7 @@ export function ThingsPanel({ kind: code }: { kind: string }) {
                 <strong title={thing.name}>
                   <Shortened text={thing.name} />
                 </strong>
-                <span className="quiet summary">{summary(thing, kind.items?.name)}</span>
+                <span className="quiet summary">{inRow ? inRow(thing) : summary(thing, kind.items?.name)}</span>
                 <span className="uses" title={thing.uses.join('\n')}>
                   {usesText(thing.uses)}
                 </span>
@@ -65,7 +101,7 @@ export function ThingsPanel({ kind: code }: { kind: string }) {
           Add {withArticle(kind.name)}
         </Button>
       </div>
-      <BelowList kind={kind} chosen={chosen} things={things} adding={adding} choose={choose} focusNext={focusNext} />
+      <BelowList kind={kind} chosen={chosen} things={things} adding={adding} choose={choose} focusNext={focusNext} drawn={drawn} />
     </div>
   );
 }

@@ -118,6 +118,12 @@ public sealed record Part
     /// <summary>Whether blocks may stand inside.</summary>
     public bool HoldsBlocks { get; init; }
 
+    /// <summary>What follows the hook where blocks stand one below another (<see cref="Stacks"/>); null where none do.</summary>
+    public string? Stack { get; init; }
+
+    /// <summary>Whether what stands inside are the blocks of a row, which come in one after another.</summary>
+    public bool IsRow { get; init; }
+
     /// <summary>Writes a block of this part as HTML.</summary>
     public required Action<BlockWriter> Write { get; init; }
 

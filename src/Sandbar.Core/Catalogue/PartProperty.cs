@@ -17,6 +17,18 @@ public sealed record PartProperty : Setting
     /// <summary>Whether it is for the part itself where the others are for the pieces inside (<see cref="Part.Inner"/>).</summary>
     public bool OnPart { get; init; }
 
+    /// <summary>What a visitor and their screen must have for it.</summary>
+    public Needs Needs { get; init; }
+
+    /// <summary>A custom property that says the last of its declarations again for what is inside, with what follows the selector to reach that; null for none.</summary>
+    public (string CssName, string Target)? Again { get; init; }
+
+    /// <summary>Whether its elements hold nothing, so that no line can be drawn inside them: pictures and fields.</summary>
+    public bool IsReplaced { get; init; }
+
+    /// <summary>The property whose change it is about; null for all others.</summary>
+    public PartProperty? ChangeOf { get; init; }
+
     /// <summary>Whether it is the same in all states.</summary>
     public bool SameInAllStates { get; init; }
 

@@ -5,9 +5,9 @@ namespace Sandbar.Core.Catalogue;
 /// <summary>The properties that parts share.</summary>
 public static class Properties
 {
-    private const string Fill = "Fill and text", Edge = "Edges", Space = "Space and size", Arrangement = "Arrangement";
+    private const string Fill = "Fill and text", Edge = "Edges", Space = "Space and size", Arrangement = "Arrangement", Motion = "Motion";
 
-    private static readonly ValueKind Colors = new ColorValues(), Fills = new ColorValues(fills: true), Lines = new ReferenceValues(CssType.Line), OwnWords = new WordValues();
+    private static readonly ValueKind Colors = new ColorValues(), Fills = new ColorValues(fills: true), Line = new LineValues(), Changes = new ChangeValues(), Lines = new LineValues(sides: true), OwnWords = new WordValues();
 
     public static readonly PartProperty Background = new()
     {
@@ -52,27 +52,28 @@ public static class Properties
 
     public static readonly PartProperty LineAbove = new()
     {
-        Id = "line-above", Name = "Line above", Group = Edge, Kind = Lines, CssName = "border-top", Words = [new("none", "none")],
+        Id = "line-above", Name = "Line above", Group = Edge, Kind = Line, CssName = "border-top", Words = [new("none", "none")],
     };
 
     public static readonly PartProperty LineBelow = new()
     {
-        Id = "line-below", Name = "Line below", Group = Edge, Kind = Lines, CssName = "border-bottom", Words = [new("none", "none")],
+        Id = "line-below", Name = "Line below", Group = Edge, Kind = Line, CssName = "border-bottom", Words = [new("none", "none")],
     };
 
     public static readonly PartProperty LineBeside = new()
     {
-        Id = "line-beside", Name = "Line at the start", Group = Edge, Kind = Lines, CssName = "border-inline-start", Words = [new("none", "none")],
+        Id = "line-beside", Name = "Line at the start", Group = Edge, Kind = Line, CssName = "border-inline-start", Words = [new("none", "none")],
     };
 
     public static readonly PartProperty Radius = new()
     {
-        Id = "radius", Name = "Radius", Group = Edge, Kind = new LengthValues(["radius"]), CssName = "border-radius", Words = [new("none", "0")], Min = 0,
+        Id = "radius", Name = "Radius", Group = Edge, Kind = new RadiusValues(), CssName = "border-radius",
+        Words = [new("none", "0"), new(RadiusValues.Inner, "inner", $"var({RadiusValues.InnerToken}, 0)")], Min = 0,
     };
 
     public static readonly PartProperty Outline = new()
     {
-        Id = "outline", Name = "Outline", Group = Edge, Kind = Lines, CssName = "outline", Words = [new("none", "none")],
+        Id = "outline", Name = "Outline", Group = Edge, Kind = Line, CssName = "outline", Words = [new("none", "none")],
     };
 
     public static readonly PartProperty OutlineOffset = new()
@@ -82,14 +83,20 @@ public static class Properties
 
     public static readonly PartProperty Shadow = new()
     {
-        Id = "shadow", Name = "Shadow", Group = Edge, Kind = new ReferenceValues(CssType.Shadow), CssName = "box-shadow", Words = [new("none", "none")],
+        Id = "shadow", Name = "Shadow", Group = Edge, Kind = new ShadowValues(), CssName = "box-shadow", Words = [new("none", "none")],
     };
 
     public static readonly PartProperty Padding = new() { Id = "padding", Name = "Padding", Group = Space, Kind = new SidesValues(), CssName = "padding", Min = 0 };
 
+    /// <summary>What is between two elements of a stack follows from both of these by the site's rule (<see cref="Stacks"/>).</summary>
     public static readonly PartProperty SpaceBefore = new()
     {
-        Id = "space-before", Name = "Space before", Group = Space, Kind = LengthValues.Spaces, CssName = "margin-block-start",
+        Id = "space-before", Name = "Space before", Group = Space, Kind = LengthValues.Spaces, CssName = Stacks.Before, SameInAllStates = true, Min = 0,
+    };
+
+    public static readonly PartProperty SpaceAfter = new()
+    {
+        Id = "space-after", Name = "Space after", Group = Space, Kind = LengthValues.Spaces, CssName = Stacks.Above, Target = " + *", SameInAllStates = true, Min = 0,
     };
 
     public static readonly PartProperty Indent = new()
@@ -120,6 +127,12 @@ public static class Properties
 
     public static readonly PartProperty Gap = new() { Id = "gap", Name = "Gap", Group = Space, Kind = LengthValues.Spaces, CssName = "gap", Min = 0 };
 
+    /// <summary>The gap of a stack, whose elements may say their own space.</summary>
+    public static readonly PartProperty StackGap = Gap with { CssName = Stacks.Gap, Target = Stacks.Inside };
+
+    /// <summary>The gap of a stack that may turn into a row.</summary>
+    public static readonly PartProperty OwnGap = Gap with { CssName = Stacks.OwnGap, Again = (Stacks.Gap, Stacks.Inside) };
+
     public static readonly PartProperty Columns = new()
     {
         Id = "columns", Name = "Columns", Group = Arrangement, Kind = new NumberValues(), CssName = "grid-template-columns", Form = "repeat($, minmax(0, 1fr))",
@@ -142,5 +155,36 @@ public static class Properties
     {
         Id = "direction", Name = "Direction", Group = Arrangement, Kind = OwnWords, CssName = "flex-flow", SameInAllStates = true, OnPart = true,
         Words = [new("below", "one below another", "column nowrap"), new("beside", "side by side", "row wrap")],
+    };
+
+    /// <summary>The same of a stack, which is none where blocks stand side by side.</summary>
+    public static readonly PartProperty StackDirection = Direction with { Kind = new WordValues((Stacks.OwnStacked, word => word == "below" ? "1" : "0")), Again = (Stacks.Stacked, Stacks.Inside) };
+
+    /// <summary>How a block comes in, once, when the page opens: never in print, and never for visitors who ask for less motion.</summary>
+    public static readonly PartProperty Entrance = new()
+    {
+        Id = "entrance", Name = "Entrance", Group = Motion, Kind = new EntranceValues(), CssName = "animation-name", SameInAllStates = true, Needs = Needs.Motion,
+        Words = [new("none", "none"), new("fade", "enter-fade"), new("rise", "enter-rise"), new("slide", "enter-slide"), new("grow", "enter-grow")],
+    };
+
+    public static readonly PartProperty EntranceDistance = new()
+    {
+        Id = "entrance-distance", Name = "Comes from", Group = Motion, Kind = LengthValues.Spaces, CssName = "--enter-distance", SameInAllStates = true, Needs = Needs.Motion, Min = -2000, Max = 2000,
+    };
+
+    public static readonly PartProperty EntranceTakes = new()
+    {
+        Id = "entrance-takes", Name = "Entrance takes", Group = Motion, Kind = new ChangeValues("animation"), CssName = "animation", SameInAllStates = true, Needs = Needs.Motion,
+    };
+
+    public static readonly PartProperty Stagger = new()
+    {
+        Id = "stagger", Name = "One after another", Group = Motion, Kind = new NumberValues("ms"), CssName = "--stagger", SameInAllStates = true, Needs = Needs.Motion, Min = 0, Max = 2000,
+    };
+
+    /// <summary>What the change of another property takes where states differ in it.</summary>
+    public static PartProperty ChangeOf(PartProperty property) => new()
+    {
+        Id = $"change-{property.Id}", Name = $"{property.Name} takes", Group = Motion, Kind = Changes, CssName = "transition", Target = property.Target, OnPart = property.OnPart, Piece = property.Piece, ChangeOf = property,
     };
 }

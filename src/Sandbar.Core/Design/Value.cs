@@ -16,7 +16,7 @@ public abstract record Value
     public virtual Value With(ImmutableArray<Value> inner) => this;
 }
 
-/// <summary>A number with its unit as typed: px, rem, em, %, vw, deg, or none.</summary>
+/// <summary>A number with its unit as typed: px, rem, em, %, vw, deg, ms, or none.</summary>
 public sealed record NumberValue(decimal Number, string Unit) : Value;
 
 /// <summary>One of the words a setting takes, by its code.</summary>
@@ -73,12 +73,67 @@ public sealed record OperationValue(string Operator, Value Left, Value Right) : 
     public override Value With(ImmutableArray<Value> inner) => new OperationValue(Operator, inner[0], inner[1]);
 }
 
-/// <summary>A value for each side of a box, unlinked.</summary>
+/// <summary>A value for each side of a box, unlinked: lengths, or lines and the word for none.</summary>
 public sealed record SidesValue(Value Top, Value Right, Value Bottom, Value Left) : Value
 {
     public override ImmutableArray<Value> Inner => [Top, Right, Bottom, Left];
 
     public override Value With(ImmutableArray<Value> inner) => new SidesValue(inner[0], inner[1], inner[2], inner[3]);
+}
+
+/// <summary>A radius for each corner of a box, unlinked.</summary>
+public sealed record CornersValue(Value TopLeft, Value TopRight, Value BottomRight, Value BottomLeft) : Value
+{
+    public override ImmutableArray<Value> Inner => [TopLeft, TopRight, BottomRight, BottomLeft];
+
+    public override Value With(ImmutableArray<Value> inner) => new CornersValue(inner[0], inner[1], inner[2], inner[3]);
+}
+
+/// <summary>A corner that goes another way across than down.</summary>
+public sealed record EllipseValue(Value Across, Value Down) : Value
+{
+    public override ImmutableArray<Value> Inner => [Across, Down];
+
+    public override Value With(ImmutableArray<Value> inner) => new EllipseValue(inner[0], inner[1]);
+}
+
+/// <summary>A line that has no name.</summary>
+/// <param name="Style">One of the line styles of CSS.</param>
+public sealed record LineValue(Value Width, string Style, Value Color) : Value
+{
+    public override ImmutableArray<Value> Inner => [Width, Color];
+
+    public override Value With(ImmutableArray<Value> inner) => this with { Width = inner[0], Color = inner[1] };
+}
+
+/// <summary>A shadow that has no name: its layers, the first on top.</summary>
+public sealed record ShadowValue(ImmutableArray<Value> Layers) : Value
+{
+    public override ImmutableArray<Value> Inner => Layers;
+
+    public override Value With(ImmutableArray<Value> inner) => new ShadowValue(inner);
+
+    public bool Equals(ShadowValue? other) => other is not null && Layers.AsSpan().SequenceEqual(other.Layers.AsSpan());
+
+    public override int GetHashCode() => Layers.Length;
+}
+
+/// <summary>A layer of a shadow that has no name.</summary>
+/// <param name="IsInner">Whether it falls inside the box.</param>
+/// <param name="Opacity">%.</param>
+public sealed record ShadowLayerValue(bool IsInner, Value X, Value Y, Value Blur, Value Spread, Value Color, decimal Opacity) : Value
+{
+    public override ImmutableArray<Value> Inner => [X, Y, Blur, Spread, Color];
+
+    public override Value With(ImmutableArray<Value> inner) => this with { X = inner[0], Y = inner[1], Blur = inner[2], Spread = inner[3], Color = inner[4] };
+}
+
+/// <summary>What a change takes: how long, at what pace, and after how long.</summary>
+public sealed record ChangeValue(Value Duration, Value Easing, Value Delay) : Value
+{
+    public override ImmutableArray<Value> Inner => [Duration, Easing, Delay];
+
+    public override Value With(ImmutableArray<Value> inner) => new ChangeValue(inner[0], inner[1], inner[2]);
 }
 
 /// <summary>A place on an axis of a variable font.</summary>

@@ -11,6 +11,9 @@ namespace Sandbar.Core.Editing;
 /// <param name="Text">What was typed; null to clear the cell.</param>
 public sealed record SetCell(string Look, string Property, State State, int? From, int? Below, string? Text) : Edit
 {
+    /// <summary>The one side or corner that is set, from 0: the others stay as they are. Null for all.</summary>
+    public int? Side { get; init; }
+
     public override Outcome Apply(Site site)
     {
         if (site.Looks.Find(Look) is not { } look) return new Problem("/look", "This look is no longer there.");
@@ -26,7 +29,7 @@ public sealed record SetCell(string Look, string Property, State State, int? Fro
             {
                 Cells = Text is null
                     ? look.Cells.Remove(key)
-                    : look.Cells.SetItem(key, property.Read(site, Text, Key.RestIn(look.Cells, look.Cells))),
+                    : look.Cells.SetItem(key, Read(site, look, property)),
             };
             var after = site with { Looks = site.Looks.Put(changed) };
             return Relying(after, part, property, changed) is { } relying ? relying : after;
@@ -40,10 +43,20 @@ public sealed record SetCell(string Look, string Property, State State, int? Fro
     public override string Describe(Site site)
     {
         var cell = site.Looks.Find(Look) is { } look ? PartCatalogue.CellName(look, Key) : "Look";
+        if (Side is { } side && site.Looks.Find(Look) is { } of && PartCatalogue.Find(of.Part)?.Property(Property) is { } property && property.Kind.Sides is { } sides && side >= 0 && side < sides.Count) cell += $", {sides[side]}";
         return Text is null ? $"{cell} cleared" : $"{cell} → {Text.Trim()}";
     }
 
     private CellKey Key => new(Property, State, new(From, Below));
+
+    /// <exception cref="FormatException">It is not taken; the message says why.</exception>
+    private Value Read(Site site, Look look, PartProperty property)
+    {
+        var rest = Key.RestIn(look.Cells, look.Cells);
+        if (Side is not { } side) return property.Read(site, Text!, rest);
+        var held = look.Cells.GetValueOrDefault(Key.ToString()) ?? look.Cells.GetValueOrDefault((Key with { Widths = Interval.All }).ToString()) ?? rest;
+        return property.ReadSide(site, held, side, Text!, rest);
+    }
 
     /// <summary>What refers to this Rest, in the look or in blocks that wear it, must still be able to.</summary>
     private Problem? Relying(Site after, Part part, PartProperty property, Look look)

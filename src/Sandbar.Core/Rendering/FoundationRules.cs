@@ -11,7 +11,7 @@ namespace Sandbar.Core.Rendering;
 internal static class FoundationRules
 {
     // What a kind comes to is kept for as long as its list is the same object.
-    private static readonly ConditionalWeakTable<object, WrittenRules> Kept = [];
+    private static readonly Dictionary<ReferenceKind, ConditionalWeakTable<object, WrittenRules>> KeptOf = Kinds.All.ToDictionary(k => k, _ => new ConditionalWeakTable<object, WrittenRules>());
 
     public static IEnumerable<Rule> Of(Site site, RoleSteps roleSteps)
     {
@@ -21,6 +21,7 @@ internal static class FoundationRules
         }
         // Which steps of roles are worth their bytes is known when all that follows schemes has been written.
         var carried = Kinds.All.Where(k => k.FollowsScheme).SelectMany(k => roleSteps.Noting(OfKind(site, k))).ToList();
+        var paper = roleSteps.Noting(PaperRules.Of(site));
         foreach (var rule in SchemeRules.Of(site, roleSteps)) yield return rule;
         foreach (var rule in carried) yield return rule;
         yield return Ground("carriers", "[data-scheme]", ("color", Role(site, RoleKind.Text)));
@@ -31,22 +32,24 @@ internal static class FoundationRules
             ("margin", "0"), ("min-block-size", "100svh"), ("background-color", Role(site, RoleKind.Ground)), ("color", Role(site, RoleKind.Text)),
             .. TextStyleKind.Description.PageDeclarations(new(site), site.Type.Styles[0]),
         ]);
+        yield return Ground("margins", ":where(h1, h2, h3, h4, h5, h6, p, ul, ol, figure, blockquote)", ("margin", "0"));
+        foreach (var rule in paper) yield return rule;
         yield return Ground("selection", "::selection", ("background-color", Role(site, RoleKind.Selection)));
         yield return Ground("img", "img", ("max-inline-size", "100%"), ("block-size", "auto"));
     }
 
     private static WrittenRules OfKind(Site site, ReferenceKind kind)
     {
-        var source = kind.Source(site);
-        if (Kept.TryGetValue(source, out var kept) && kept.AreFor(site)) return kept;
+        var (source, known) = (kind.Source(site), KeptOf[kind]);
+        if (known.TryGetValue(source, out var kept) && kept.AreFor(site)) return kept;
         var reads = new SiteReads(site);
         var selector = kind.FollowsScheme ? "[data-scheme]" : ":root";
-        var written = new WrittenRules(reads, [.. kind.Tokens(reads).GroupBy(t => t.Needs).OrderBy(g => g.Key).Select(g => Rule(g.Key, g))]);
-        Kept.AddOrUpdate(source, written);
+        var written = new WrittenRules(reads, [.. kind.Tokens(reads).GroupBy(t => (t.Needs, t.Widths)).OrderBy(g => g.Key.Needs).ThenBy(g => g.Key.Widths.From ?? 0).Select(g => Rule(g.Key.Needs, g.Key.Widths, g))]);
+        known.AddOrUpdate(source, written);
         return written;
 
-        Rule Rule(Needs needs, IEnumerable<Token> tokens) =>
-            new(needs == Needs.Nothing ? kind.Code : $"{kind.Code} {needs}", Layer.Foundations, selector, false, Interval.All, [.. tokens.Select(t => new Declaration(t.Name, t.Css, new(OriginKind.Foundation, t.Id, t.Detail, kind.Code)))]) { Needs = needs };
+        Rule Rule(Needs needs, Interval widths, IEnumerable<Token> tokens) =>
+            new((needs == Needs.Nothing ? kind.Code : $"{kind.Code} {needs}") + (widths == Interval.All ? "" : $" {widths.From}-{widths.Below}"), Layer.Foundations, selector, false, widths, [.. tokens.Select(t => new Declaration(t.Name, t.Css, new(OriginKind.Foundation, t.Id, t.Detail, kind.DecidedBy)))]) { Needs = needs };
     }
 
     private static string Role(Site site, string id) => $"var({RoleKind.Description.Token(site.Palette.Roles.Get(id))})";

@@ -3,6 +3,7 @@ using System.Runtime.CompilerServices;
 using System.Security.Cryptography;
 using System.Text;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Space;
 
 namespace Sandbar.Core.Rendering;
 
@@ -77,6 +78,7 @@ public static class PageChanges
         private readonly ImmutableArray<ShelfItem> shelf = site.Shelf;
         private readonly (string, string)[] looks = [.. site.Looks.Select(l => (l.Id, l.CssName))];
         private readonly (string, string)[] pages = [.. site.Pages.Select(p => (p.Id, p.Slug))];
+        private readonly bool hasSidebar = PaperKind.HasSidebar(site.Space.Paper[0]);
         private readonly (string, string)[] schemes = [.. site.Palette.Schemes.Select(s => (s.Id, s.CssName))];
 
         /// <summary>Edits rarely change any of it: then it is the one from before, and comparing costs nothing however many pages there are.</summary>
@@ -88,7 +90,7 @@ public static class PageChanges
         });
 
         public bool Equals(Around? other) => other is not null && (ReferenceEquals(this, other)
-            || (menus == other.menus && shelf == other.shelf && looks.AsSpan().SequenceEqual(other.looks)
+            || (hasSidebar == other.hasSidebar && menus == other.menus && shelf == other.shelf && looks.AsSpan().SequenceEqual(other.looks)
                 && pages.AsSpan().SequenceEqual(other.pages) && schemes.AsSpan().SequenceEqual(other.schemes)));
 
         public override bool Equals(object? obj) => Equals(obj as Around);

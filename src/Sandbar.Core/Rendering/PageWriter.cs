@@ -1,6 +1,7 @@
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Space;
 
 namespace Sandbar.Core.Rendering;
 
@@ -63,6 +64,9 @@ public sealed class PageWriter
 
     internal IEnumerable<(string Name, string Value)> Marks(Block block) => surroundings.MarkBlocks ? [("data-block", block.Id)] : [];
 
+    /// <summary>What lies on the page's own surface.</summary>
+    internal void OnPaper(Action inner) => Html.Element("div", [("class", PaperRules.Paper)], inner, isPhrase: false);
+
     private void Document(Action body)
     {
         Html.Raw("<!doctype html>\n");
@@ -82,11 +86,15 @@ public sealed class PageWriter
 
     private void Body()
     {
-        Write(Site.Frame.Header);
-        Html.Element("main", [], () =>
+        OnPaper(() =>
         {
-            foreach (var section in Page.Sections) Write(section);
-        }, isPhrase: false);
-        Write(Site.Frame.Footer);
+            Write(Site.Frame.Header);
+            Html.Element("main", [], () =>
+            {
+                foreach (var section in Page.Sections) Write(section);
+            }, isPhrase: false);
+            if (PaperKind.HasSidebar(Site.Space.Paper[0])) Html.Element("div", [("class", PaperRules.Sidebar)], () => { }, isPhrase: false);
+            Write(Site.Frame.Footer);
+        });
     }
 }

@@ -14,16 +14,31 @@ public static class StyleSheetChanges
     public static ImmutableArray<RuleChange>? Between(StyleSheet before, StyleSheet after)
     {
         if (before.Rules.Length != after.Rules.Length || !before.Fonts.SequenceEqual(after.Fonts) || !before.Fallbacks.SequenceEqual(after.Fallbacks)) return null;
+        var isMotionSame = true;
         var changes = ImmutableArray.CreateBuilder<RuleChange>();
         foreach (var (a, b) in before.Rules.Zip(after.Rules))
         {
             if (ReferenceEquals(a, b)) continue;
             if (a.Key != b.Key || a.Selector != b.Selector || a.Widths != b.Widths) return null;
+            isMotionSame &= !a.Needs.HasFlag(Values.Needs.Motion);
             var earlier = a.Declarations.ToDictionary(d => d.Name, d => d.Value, StringComparer.Ordinal);
             var set = b.Declarations.Where(d => !earlier.TryGetValue(d.Name, out var value) || value != d.Value).ToImmutableArray();
             var unset = earlier.Keys.Except(b.Declarations.Select(d => d.Name), StringComparer.Ordinal).ToImmutableArray();
+            // One that comes or goes beside a longer or shorter name of its own would take that along.
+            if (a.Declarations.Length != b.Declarations.Length && (set.Length > 0 || unset.Length > 0) && HasShorthand(a.Declarations.Concat(b.Declarations))) return null;
+            // A shorthand that is set sets its longhands too: those said after it are said again.
+            set = [.. b.Declarations.Where((d, i) => set.Contains(d) || b.Declarations.Take(i).Any(s => set.Contains(s) && IsShorthand(s.Name, d.Name)))];
             if (set.Length + unset.Length > 0) changes.Add(new(b.Key, set, unset));
         }
-        return changes.ToImmutable();
+        return isMotionSame || Entrances.Keyframes(before.Rules) == Entrances.Keyframes(after.Rules) ? changes.ToImmutable() : null;
     }
+
+    private static bool HasShorthand(IEnumerable<Declaration> declarations)
+    {
+        var names = declarations.Select(d => d.Name).ToHashSet(StringComparer.Ordinal);
+        return names.Any(name => names.Any(other => IsShorthand(name, other)));
+    }
+
+    /// <summary>Whether a property sets another too, as its name tells.</summary>
+    private static bool IsShorthand(string name, string other) => other.Length > name.Length && other[name.Length] == '-' && other.StartsWith(name, StringComparison.Ordinal) && !name.StartsWith("--", StringComparison.Ordinal);
 }

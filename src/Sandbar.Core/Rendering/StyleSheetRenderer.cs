@@ -12,6 +12,7 @@ public static class StyleSheetRenderer
     {
         var rules = ImmutableArray.CreateBuilder<Rule>();
         var roleSteps = new RoleSteps(site);
+        rules.AddRange(StackRules.Of(site));
         foreach (var layer in new[] { Layer.Parts, Layer.Frame })
         {
             foreach (var part in PartCatalogue.All.Where(p => p.Layer == layer))

@@ -22,6 +22,9 @@ public enum SheetUse
 /// <summary>A stylesheet as text a person can read.</summary>
 public static class StyleSheetText
 {
+    /// <summary>What stands before rules that move something, on stage: the root is marked while it plays.</summary>
+    private const string Playing = ":root[data-play]";
+
     private static readonly ConditionalWeakTable<Rule, string> OnStage = [], Released = [];
 
     /// <summary>The generated sheet, without the overrides.</summary>
@@ -76,6 +79,7 @@ public static class StyleSheetText
 
                 """);
         }
+        text.Append(Entrances.Keyframes(sheet.Rules));
         return text.ToString();
     }
 
@@ -106,12 +110,22 @@ public static class StyleSheetText
             text.Append(CultureInfo.InvariantCulture, $"\n{indent}{condition} {{");
             indent += "  ";
         }
-        text.Append(CultureInfo.InvariantCulture, $"\n{indent}{(use == SheetUse.Stage ? ForcedStates.In(rule.Selector) : rule.Selector)} {{\n");
+        text.Append(CultureInfo.InvariantCulture, $"\n{indent}{(use == SheetUse.Stage ? OnStageSelector(rule) : rule.Selector)} {{\n");
         foreach (var d in rule.Declarations) text.Append(CultureInfo.InvariantCulture, $"{indent}  {d.Name}: {d.Value};\n");
         text.Append(CultureInfo.InvariantCulture, $"{indent}}}\n");
         for (var open = conditions.Count; open > 0; open--) text.Append(CultureInfo.InvariantCulture, $"{new string(' ', 2 * open)}}}\n");
         return text.ToString();
     }
+
+    /// <summary>On stage states can be forced, and nothing moves of itself: only while it is played.</summary>
+    private static string OnStageSelector(Rule rule)
+    {
+        var selector = ForcedStates.In(rule.Selector);
+        return Moves(rule) ? $"{Playing} {selector}" : selector;
+    }
+
+    /// <summary>Whether a rule says how something moves, and nothing else.</summary>
+    private static bool Moves(Rule rule) => rule.Needs.HasFlag(Needs.Motion) || rule.Declarations is [{ Name: "transition" }];
 
     private static string Media(Rule rule, SheetUse use)
     {
@@ -124,7 +138,9 @@ public static class StyleSheetText
         };
         var hover = rule.Hover && use == SheetUse.Release ? "(hover: hover)" : "";
         var dark = rule.Dark ? "(prefers-color-scheme: dark)" : "";
+        var less = rule.Needs.HasFlag(Needs.LessMotion) ? "(prefers-reduced-motion: reduce)" : "";
+        var motion = rule.Needs.HasFlag(Needs.Motion) ? "screen and (prefers-reduced-motion: no-preference)" : "";
         var wide = rule.Needs.HasFlag(Needs.WideGamut) ? "(color-gamut: p3)" : "";
-        return string.Join(" and ", new[] { dark, wide, hover, widths }.Where(c => c.Length > 0));
+        return string.Join(" and ", new[] { motion, less, dark, wide, hover, widths }.Where(c => c.Length > 0));
     }
 }

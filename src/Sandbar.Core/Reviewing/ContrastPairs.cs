@@ -4,6 +4,7 @@ using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Edges;
 using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Foundations.Space;
 using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Values;
 
@@ -134,7 +135,48 @@ public static class ContrastPairs
         // The block whose elements are looked at.
         private string block = "";
 
-        public Around Start() => new(page.Scheme, [Role(page.Scheme, "ground")], Role(page.Scheme, "text"), site.Type.Styles[0]);
+        public Around Start() => new(page.Scheme, PageGround(), Role(page.Scheme, "text"), site.Type.Styles[0]);
+
+        /// <summary>What a page lies on: its own ground, and over that the paper where it has one.</summary>
+        private ImmutableArray<Tone> PageGround()
+        {
+            var paper = site.Space.Paper[0];
+            var ground = Laid(page.Scheme, paper.Around, [Role(page.Scheme, "ground")]);
+            return PaperKind.IsSheet(paper) ? Laid(page.Scheme, paper.Fill, ground) : ground;
+        }
+
+        /// <summary>The colours of a fill over what lies behind it: one, or those along a gradient.</summary>
+        private ImmutableArray<Tone> Laid(string scheme, Value fill, ImmutableArray<Tone> behind) => fill switch
+        {
+            ReferenceValue { To: GradientKind.Kind } gradient => [.. Along(scheme, site.Fills.Gradients.Get(gradient.Id)).Select((c, i) => c.Over(behind[i % behind.Length]))],
+            _ when Plain(scheme, fill) is { } color => [.. behind.Select(color.Over)],
+            _ => behind,
+        };
+
+        /// <summary>A colour that is said without regard to Rest.</summary>
+        private Tone? Plain(string scheme, Value value) => value switch
+        {
+            ReferenceValue { To: RoleKind.Kind } role => Role(scheme, role.Id, role.Step),
+            ReferenceValue { To: ColorKind.Kind } color when site.Palette.Colors.Get(color.Id) is var given =>
+                new(Gamut.Rounded(site.Palette.Row(given).At(color.Step)), new(StepText.With(given.Name, color.Step), given.Id, null, null)),
+            FixedColorValue given => new(Gamut.Rounded(ReleasedColor.Of(given.Css)), new(given.Css, null, null, null)),
+            _ => null,
+        };
+
+        private IEnumerable<Tone> Along(string scheme, Gradient gradient)
+        {
+            var from = new ColorSource(gradient.Name, null, null, null);
+            var stops = gradient.Stops.Select(s => Gamut.ToSrgb(Plain(scheme, s.Color)!.Value.Color)).ToList();
+            for (var i = 0; i + 1 < stops.Count; i++)
+            {
+                for (var n = i == 0 ? 0 : 1; n <= GradientSamples; n++)
+                {
+                    var t = (double)n / GradientSamples;
+                    var (a, b) = (stops[i], stops[i + 1]);
+                    yield return new(new(ColorSpace.Srgb, a.C1 + (b.C1 - a.C1) * t, a.C2 + (b.C2 - a.C2) * t, a.C3 + (b.C3 - a.C3) * t, a.Alpha + (b.Alpha - a.Alpha) * t), from);
+                }
+            }
+        }
 
         /// <param name="outer">Id of the block it stands in.</param>
         /// <param name="arounds">What the block finds around it, in every state of that; at Rest first.</param>
@@ -232,9 +274,20 @@ public static class ContrastPairs
 
             private void Line(PartProperty property, PairKind kind, double target)
             {
-                if (Value(property.Id) is not ReferenceValue { To: BorderKind.Kind } reference) return;
-                var border = walk.Site.Edges.Borders.Get(reference.Id);
-                if (Resolve(border.Color, null) is { } color) Add(kind, property, color, around.Ground, state == State.Off ? 0 : target);
+                var lines = Value(property.Id) is SidesValue sides ? sides.Inner.Distinct() : new[] { Value(property.Id) }.OfType<Value>();
+                foreach (var line in lines)
+                {
+                    (Value? color, double opacity) = line switch
+                    {
+                        // Tones that come from the ground are told by it, whatever it is.
+                        ReferenceValue { To: BorderKind.Kind } named when walk.Site.Edges.Borders.Get(named.Id) is var border =>
+                            border.Second.Code() is Border.PressedIn or Border.Raised ? (null, 1) : (border.Color, (double)border.Opacity.Amount() / 100),
+                        LineValue typed => (typed.Color, 1),
+                        _ => (null, 1),
+                    };
+                    if (color is not null && Resolve(color, null) is { } tone)
+                        Add(kind, property, opacity < 1 ? tone with { Color = Gamut.ToSrgb(tone.Color) with { Alpha = tone.Color.Alpha * opacity } } : tone, around.Ground, state == State.Off ? 0 : target);
+                }
             }
 
             private void Add(PairKind kind, PartProperty property, Tone color, ImmutableArray<Tone> ground, double target)
@@ -257,26 +310,10 @@ public static class ContrastPairs
                 var behind = property == "background" ? around.Ground : GroundOf("background");
                 return Value(property) switch
                 {
-                    ReferenceValue { To: GradientKind.Kind } gradient =>
-                        [.. Along(walk.Site.Fills.Gradients.Get(gradient.Id)).Select((c, i) => c.Over(behind[i % behind.Length]))],
+                    ReferenceValue { To: GradientKind.Kind } gradient => walk.Laid(around.Carried, gradient, behind),
                     { } value when Resolve(value, property) is { } color => [.. behind.Select(color.Over)],
                     _ => behind,
                 };
-            }
-
-            private IEnumerable<Tone> Along(Gradient gradient)
-            {
-                var from = new ColorSource(gradient.Name, null, null, null);
-                var stops = gradient.Stops.Select(s => Gamut.ToSrgb(Resolve(s.Color, null)!.Value.Color)).ToList();
-                for (var i = 0; i + 1 < stops.Count; i++)
-                {
-                    for (var n = i == 0 ? 0 : 1; n <= GradientSamples; n++)
-                    {
-                        var t = (double)n / GradientSamples;
-                        var (a, b) = (stops[i], stops[i + 1]);
-                        yield return new(new(ColorSpace.Srgb, a.C1 + (b.C1 - a.C1) * t, a.C2 + (b.C2 - a.C2) * t, a.C3 + (b.C3 - a.C3) * t, a.Alpha + (b.Alpha - a.Alpha) * t), from);
-                    }
-                }
             }
 
             private Tone? Color(string property) => Value(property) is { } value ? Resolve(value, property) : null;
@@ -309,10 +346,7 @@ public static class ContrastPairs
             /// <param name="property">The setting whose cell it stands in; null where it is a thing of the foundations that names the colour.</param>
             private Tone? Resolve(Value value, string? property) => value switch
             {
-                ReferenceValue { To: RoleKind.Kind } role when walk.Role(around.Carried, role.Id, role.Step) is var tone => tone with { From = tone.From with { Cell = CellOf(property) } },
-                ReferenceValue { To: ColorKind.Kind } color when walk.Site.Palette.Colors.Get(color.Id) is var given =>
-                    new(Gamut.Rounded(walk.Site.Palette.Row(given).At(color.Step)), new(StepText.With(given.Name, color.Step), given.Id, null, CellOf(property))),
-                FixedColorValue given => new(Gamut.Rounded(ReleasedColor.Of(given.Css)), new(given.Css, null, null, CellOf(property))),
+                _ when walk.Plain(around.Carried, value) is { } tone => tone with { From = tone.From with { Cell = CellOf(property) } },
                 RestValue rest when property is not null && InForce(property, state) is { } cell && AtRest(cell.Key) is { } atRest and not RestValue => Resolve(ValueForms.Moved(atRest, rest.Step), property),
                 _ => null,
             };

@@ -42,7 +42,10 @@ public static class NewSite
         var site = new Site(
             Site.CurrentFormat, wishes.Name.Trim(), slug, StartingPalette.From(color), type with { Families = [.. type.Families.Distinct()] },
             Starter.Space, Starter.Edges, Starter.Fills, [], [], Frame(wishes.Name.Trim()), [Home(wishes.Name.Trim())],
-            [new("main", "Main", [new("main-home", "Home", "home")])], [.. families.SelectMany(f => f.Files).Select(f => f.Item)], new(""));
+            [new("main", "Main", [new("main-home", "Home", "home")])], [.. families.SelectMany(f => f.Files).Select(f => f.Item)], new(""))
+        {
+            Motion = Starter.Motion,
+        };
         return (new(Starter.WithLooks(site), [.. families.SelectMany(f => f.Assets)]), []);
     }
 

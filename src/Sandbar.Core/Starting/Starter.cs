@@ -4,6 +4,7 @@ using Sandbar.Core.Design;
 using Sandbar.Core.Foundations;
 using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Foundations.Space;
 using Sandbar.Core.Foundations.Type;
 
 namespace Sandbar.Core.Starting;
@@ -21,7 +22,25 @@ internal static class Starter
     ];
 
     /// <summary>The spacing scale, px.</summary>
-    public static readonly SpaceFoundation Space = new([.. new[] { 4, 8, 16, 24, 32, 56, 88 }.Select((px, i) => new SpaceStep($"space-{i + 1}", Px(px)))]);
+    public static readonly SpaceFoundation Space = new([.. new[] { 4, 8, 16, 24, 32, 56, 88 }.Select((px, i) => new SpaceStep($"space-{i + 1}", Px(px)))])
+    {
+        Pages =
+        [
+            new("narrow", Px(1120), ToSpace(4), ToSpace(6), ToSpace(5)),
+            .. PageSpacing.Usual.Skip(1),
+        ],
+        Rules = [SpaceRules.Usual with { Meeting = new WordValue(SpaceRules.Larger) }],
+    };
+
+    /// <summary>How things change over time: what looks may name.</summary>
+    public static readonly MotionFoundation Motion = new([new("gentle", "gentle", "gentle", Plain(0.2m), Plain(0), Plain(0), Plain(1))])
+    {
+        Durations =
+        [
+            new("quick", "quick", "quick", new NumberValue(150, "ms"), new NumberValue(0, "ms")),
+            new("calm", "calm", "calm", new NumberValue(400, "ms"), new NumberValue(0, "ms")),
+        ],
+    };
 
     /// <summary>The edges that the catalogue's looks name.</summary>
     public static readonly EdgeFoundation Edges = new(
@@ -74,6 +93,10 @@ internal static class Starter
     }
 
     private static Value ToRole(string role) => new ReferenceValue(RoleKind.Kind, role);
+
+    private static ReferenceValue ToSpace(int place) => new ReferenceValue(SpaceKind.Kind, $"space-{place}");
+
+    private static NumberValue Plain(decimal number) => new(number, "");
 
     private static NumberValue Px(decimal px) => new(px, "px");
 

@@ -19,6 +19,17 @@ public sealed record CssType(string Name)
     /// <summary>A length for each side of a box.</summary>
     public static readonly CssType Sides = new("sides");
 
+    /// <summary>A radius for each corner of a box.</summary>
+    public static readonly CssType Corners = new("corners");
+
+    /// <summary>A line for each side of a box.</summary>
+    public static readonly CssType Lines = new("lines");
+
+    /// <summary>How long something takes and at what pace.</summary>
+    public static readonly CssType Change = new("change");
+
+    public static readonly CssType Easing = new("easing-function");
+
     public static readonly CssType Keyword = new("keyword");
 
     /// <summary>Width, style and colour of a border or outline.</summary>

@@ -50,6 +50,9 @@ public abstract class ListedKind : ReferenceKind
     /// <summary>The settings of its fields that do not depend on a site.</summary>
     public abstract IEnumerable<Setting> OwnSettings { get; }
 
+    /// <summary>A field that does not depend on a site.</summary>
+    public abstract Field OwnField(string id);
+
     /// <summary>The settings of its fields and of its items.</summary>
     public IEnumerable<Setting> AllSettings => OwnSettings.Concat((Items?.Fields ?? []).Select(f => f.Setting));
 
@@ -134,6 +137,8 @@ public abstract class ListedKind<T> : ListedKind
     public sealed override Site Put(Site site, IListed thing) => With(site, List(site).Put((T)thing));
 
     public sealed override IEnumerable<Setting> OwnSettings => fields.Value.Select(f => f.Setting);
+
+    public sealed override Field OwnField(string id) => fields.Value.First(f => f.Id == id);
 
     public sealed override IListed New(Site site, string id) => Create(site, id);
 

@@ -6,7 +6,11 @@ namespace Sandbar.Core.Values;
 /// <param name="Id">Id of the thing it stands for.</param>
 /// <param name="Detail">Which step of it; empty where there is one alone.</param>
 /// <param name="Needs">What a visitor's browser and screen must have for it.</param>
-public sealed record Token(string Name, string Css, string Id, string Detail = "", Needs Needs = Needs.Nothing);
+public sealed record Token(string Name, string Css, string Id, string Detail = "", Needs Needs = Needs.Nothing)
+{
+    /// <summary>The widths it holds at.</summary>
+    public Interval Widths { get; init; }
+}
 
 /// <summary>What declarations can need; where it is missing, those that need nothing hold.</summary>
 [Flags]
@@ -19,6 +23,12 @@ public enum Needs
 
     /// <summary>A browser that computes colours from others (CSS Color 5: mixes came before relative colours).</summary>
     RelativeColors = 2,
+
+    /// <summary>A visitor who asks for less motion.</summary>
+    LessMotion = 4,
+
+    /// <summary>A screen, and a visitor who does not ask for less motion.</summary>
+    Motion = 8,
 }
 
 /// <summary>Something a value can refer to: described once, and found by <see cref="Kinds"/>.</summary>
@@ -64,8 +74,14 @@ public abstract class ReferenceKind
     /// <summary>The custom property that stands for it.</summary>
     public abstract string Token(Site site, ReferenceValue reference);
 
+    /// <summary>Of a radius that goes another way down than across, the custom property of that; null for all else.</summary>
+    public virtual string? DownToken(SiteReads reads, ReferenceValue reference) => null;
+
     /// <summary>What of the site their custom properties are made from, besides what they refer to: as long as it is the same object, so are they.</summary>
     public abstract object Source(Site site);
+
+    /// <summary>Code of the kind whose things decide the custom properties.</summary>
+    public virtual string DecidedBy => Code;
 
     /// <summary>The custom properties that all of them come to; one that needs something has been said without it before. Schemes declare those of roles.</summary>
     public virtual IEnumerable<Token> Tokens(SiteReads reads) => [];

@@ -58,6 +58,21 @@ public record Setting
         return Refusal(site, value, rest) is { } refusal ? throw new FormatException(refusal) : value;
     }
 
+    /// <summary>Reads what was typed for one side or corner; the others stay as they are.</summary>
+    /// <param name="held">What stands here now; null for nothing.</param>
+    /// <exception cref="FormatException">It cannot be read or is not taken; the message says why and what would do.</exception>
+    public Value ReadSide(Site site, Value? held, int side, string text, Value? rest)
+    {
+        if (Kind.Sides is not { } sides || side < 0 || side >= sides.Count) throw new FormatException($"{Name} has no such side.");
+        var typed = Read(site, text, rest is null ? null : Kind.SideOf(rest, side));
+        if (typed is SidesValue or CornersValue && !Enumerable.Range(0, sides.Count).All(i => Kind.SideOf(typed, i) == Kind.SideOf(typed, 0))) throw new FormatException("One side takes one value.");
+        var value = Kind.WithSide(held, side, Kind.SideOf(typed, 0));
+        return Refusal(site, value, rest) is { } refusal ? throw new FormatException(refusal) : value;
+    }
+
+    /// <summary>One side or corner as the designer reads it.</summary>
+    public string WriteSide(Site site, Value value, int side) => Write(site, Kind.SideOf(value, side));
+
     /// <summary>A value as the designer reads it.</summary>
     public string Write(Site site, Value value) =>
         value is WordValue word ? Words.FirstOrDefault(w => w.Code == word.Word)?.Label ?? word.Word : ValueForms.Write(site, value);

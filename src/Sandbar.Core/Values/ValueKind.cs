@@ -15,6 +15,10 @@ public sealed record Typed(Site Site, Setting Setting, string Text, Value? Rest)
     }
 }
 
+/// <summary>A declaration a value comes to.</summary>
+/// <param name="Piece">The pseudo-element it is for; empty for the element itself.</param>
+public readonly record struct Declared(string Property, string Css, string Piece = "");
+
 /// <summary>What kind of values a setting takes: how they are read, and which are refused. One file each.</summary>
 public abstract class ValueKind
 {
@@ -40,6 +44,19 @@ public abstract class ValueKind
 
     /// <summary>Whether a word is one that can be taken: one of the setting's own, where nothing else is said.</summary>
     public virtual bool TakesWord(Setting setting, string code) => setting.Words.Any(w => w.Code == code);
+
+    /// <summary>What its sides or corners are called, where they may differ; null where it has none.</summary>
+    public virtual IReadOnlyList<string>? Sides => null;
+
+    /// <summary>A value with one side or corner as another says it for all; only kinds with sides have one.</summary>
+    public virtual Value WithSide(Value? value, int side, Value by) => by;
+
+    /// <summary>What stands at one side or corner.</summary>
+    public virtual Value SideOf(Value value, int side) => value;
+
+    /// <summary>The declarations a value comes to.</summary>
+    /// <param name="property">The CSS property of the setting.</param>
+    public virtual IEnumerable<Declared> Declare(SiteReads reads, Setting setting, string property, Value value, Value? rest) => [new(property, setting.Css(reads, value, rest))];
 
     /// <summary>What can be named, most fitting first.</summary>
     public IEnumerable<string> Names(Site site) => Offered.SelectMany(kind => kind.Names(site)).Concat(Suggested);

@@ -8,7 +8,9 @@ namespace Sandbar.Core.Values;
 /// <summary>Reads arithmetic over numbers and what can be named: <c>space 3 * 2</c>, <c>rest + 2px</c>, <c>12px 22px</c>.</summary>
 internal sealed partial class ValueReader(Typed typed)
 {
-    private const int Deepest = 12;
+    private const int Deepest = 12, MostWords = 4;
+
+    private static readonly Regex[] WordsByCount = [.. Enumerable.Range(0, MostWords).Select(more => new Regex($@"\G\s*[\p{{L}}_][\p{{L}}\p{{Nd}}_'’\-]*(?:\s+[\p{{L}}\p{{Nd}}_'’\-]+){{{more}}}", RegexOptions.CultureInvariant, TimeSpan.FromSeconds(1)))];
 
     private readonly string text = typed.Text;
     private int at;
@@ -24,16 +26,27 @@ internal sealed partial class ValueReader(Typed typed)
     }
 
     /// <summary>One value after the other.</summary>
-    public IReadOnlyList<Value> Several()
+    /// <param name="pairs">Whether <c>20px by 10px</c> is one of them.</param>
+    public IReadOnlyList<Value> Several(bool pairs = false)
     {
         var values = new List<Value>();
         while (!IsAtEnd())
         {
             if (Mark() is '·' or ',') Take();
-            values.Add(Sum());
+            var value = Sum();
+            if (pairs && By().Match(text, at) is { Success: true } by)
+            {
+                at = by.Index + by.Length;
+                value = new EllipseValue(AsLength(value), AsLength(Sum()));
+            }
+            values.Add(value);
         }
         return values;
+        static Value AsLength(Value value) => value is NumberValue { Unit: "", Number: not 0 } number ? number with { Unit = "px" } : value;
     }
+
+    [GeneratedRegex(@"\G\s+by\s+", RegexOptions.IgnoreCase)]
+    private static partial Regex By();
 
     [GeneratedRegex(@"\G\s*(?:(?<number>[-−+]?(?:\d+\.?\d*|\.\d+))(?<unit>%|[a-z]+)?|(?<word>[\p{L}_][\p{L}\p{Nd}_'’\-]*)|(?<mark>[-−+*×/()·,]))", RegexOptions.IgnoreCase)]
     private static partial Regex Piece();
@@ -91,11 +104,19 @@ internal sealed partial class ValueReader(Typed typed)
                 at = position.Index + position.Length;
                 return placed;
             }
-            if (Named(word) is { } named) return named;
+            foreach (var name in NamesFrom(start))
+            {
+                if (Named(name.Value) is not { } named) continue;
+                at = name.Index + name.Length;
+                return named;
+            }
         }
         at = start;
         throw Unreadable();
     }
+
+    /// <summary>What may be a name of one word or of several, the longest first.</summary>
+    private IEnumerable<Match> NamesFrom(int start) => Enumerable.Range(0, MostWords).Reverse().Select(more => WordsByCount[more].Match(text, start)).Where(m => m.Success);
 
     private ReferenceValue? Named(string name) => Kinds.All.Where(k => k.Type == CssType.Length).Select(k => k.Read(typed.Site, name.Trim())).FirstOrDefault(r => r is not null);
 

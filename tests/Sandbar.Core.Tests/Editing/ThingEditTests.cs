@@ -11,7 +11,7 @@ namespace Sandbar.Core.Tests.Editing;
 public class ThingEditTests
 {
     /// <summary>What is not released: what is asked of a colour, against which pairs are measured, and the group it is listed in.</summary>
-    private static readonly string[] AskedOnly = ["role on", "role target", "color group"];
+    private static readonly string[] AskedOnly = ["role on", "role target", "color group", "spaceRules least"];
 
     /// <summary>What of a gradient counts with its kind.</summary>
     private static readonly Dictionary<string, string> GradientKinds = new() { ["shape"] = "radial", ["extent"] = "radial", ["x"] = "conic", ["y"] = "radial", ["angle"] = "linear" };
@@ -22,6 +22,14 @@ public class ThingEditTests
         ("gradient", _) when GradientKinds.TryGetValue(field.Id, out var shape) => Demo.Site.After(new SetThing(code, thing.Id, "kind", shape)),
         ("textStyle", "line-style" or "line-thickness" or "line-offset" or "line-color") => Demo.Site.After(new SetThing(code, thing.Id, "line", "under")),
         ("textStyle", "axes") => Demo.Site.After(new SetThing("family", ((ReferenceValue)((TextStyle)thing).Family).Id, "letters", "Martian Mono")),
+        ("spaceEnd", "base" or "ratio") or ("spaceScale", "place") => Demo.Site.After(new SetThing("spaceScale", "scale", "by", "by base and ratio")).After(new SetThing("spaceEnd", "wide", "ratio", "1.9")),
+        ("spaceEnd", "width") => Demo.Site.After(new SetThing("space", Demo.Site.Space.Steps[0].Id, "wide", "9")),
+        ("spaceRules", "sides") => Demo.Site.After(new SetCell("card-row-standard", "padding", State.Rest, null, null, "1px 2px 3px 4px")),
+        ("paper", not ("width" or "around")) => Demo.Site.After(new SetThing(code, thing.Id, "width", "900px")).After(new SetThing(code, thing.Id, "sidebar", "left")),
+        ("border", "distance" or "second-width" or "second-style" or "second-color") => Demo.Site.After(new SetThing(code, thing.Id, "second", "of its own colour")),
+        ("border", "strength") => Demo.Site.After(new SetThing(code, thing.Id, "second", "raised from the ground")),
+        ("easing", "steps" or "jump") => Demo.Site.After(new SetThing(code, thing.Id, "shape", "steps")),
+        ("easing", "bounce") => Demo.Site.After(new SetThing(code, thing.Id, "shape", "spring")),
         _ => Demo.Site,
     };
 
@@ -206,14 +214,24 @@ public class ThingEditTests
             "scheme" => ["stays as it is", "Dusk"],
             "contrast" => ["7", "3.5"],
             "axes" => ["wdth 87.5", "wdth 100"],
+            "number" when setting.IsWhole => setting.Min == 300 ? ["700px", "900px"] : ["3", "5"],
             "number" or "ratio" => Numbers(setting),
-            "length" => ["13px", "2.5em"],
+            "length" => setting.Max <= 100 ? ["1.5px", "0.25em"] : ["13px", "2.5em"],
+            "lines" => ["bright", "hairline, none, 2px dashed text, bright"],
+            "corners" => ["round", "4px 20px by 10px 0 soft"],
+            "shadow" => ["lift", "0px 2px 8px 0px text 20%"],
+            "word" => [.. setting.Names(site)],
             _ => [.. (kind.Suggested(site, thing, field) ?? setting.Names(site)).Take(2)],
         };
     }
 
     private static string[] Numbers(Setting setting) => (setting.Min, setting.Max) switch
     {
+        (_, ChangeForm.Longest) => ["130ms", "270ms"],
+        (0, 90) => ["15%", "65%"],
+        (0, 100) when setting.Id == "least" => ["13px", "20px"],
+        (1, 200) => ["12px", "14px"],
+        (1.05m, _) => ["1.3", "1.7"],
         (-1000, _) => ["30%", "70%"],
         (0, 1) => ["0.3", "0.75"],
         (10, 200) => ["45", "66.5"],

@@ -23,12 +23,12 @@ internal sealed class ButtonPart : IParts
         Looks =
         [
             new("filled", "Filled",
-                ("background", "action"), ("background@hover", "rest shade 1"),
+                ("background", "action"), ("background@hover", "rest shade 1"), ("change-background", "quick, gentle"),
                 ("text-color", "action text"), ("text-style", "Label"), ("underline", "none"),
                 ("border", "none"), ("radius", "soft"), ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"),
                 ("padding", "space 2 space 4"), ("width", "fit")),
             new("outlined", "Outlined",
-                ("background", "none"), ("background@hover", "action"),
+                ("background", "none"), ("background@hover", "action"), ("change-background", "quick, gentle"),
                 ("text-color", "action"), ("text-color@hover", "action text"), ("text-style", "Label"), ("underline", "none"),
                 ("border", "action line"), ("radius", "soft"), ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"),
                 ("padding", "space 2 space 4"), ("width", "fit")),

@@ -34,12 +34,12 @@ internal sealed class CardPart : IParts
             new("standard", "Standard",
                 ("background", "raised"), ("title-text-color", "text"), ("title-text-style", "Subtitle"),
                 ("text-text-color", "text"), ("text-text-style", "Body"), ("eyebrow-text-color", "quiet text"), ("eyebrow-text-style", "Eyebrow"),
-                ("border", "hairline"), ("radius", "round"), ("shadow", "none"), ("shadow@hover", "lift"),
+                ("border", "hairline"), ("radius", "round"), ("shadow", "none"), ("shadow@hover", "lift"), ("change-shadow", "quick, gentle"),
                 ("body-padding", "space 4"), ("body-gap", "space 2")),
             new("featured", "Featured",
                 ("background", "raised"), ("title-text-color", "text"), ("title-text-style", "Subtitle"),
                 ("text-text-color", "text"), ("text-text-style", "Body"), ("eyebrow-text-color", "quiet text"), ("eyebrow-text-style", "Eyebrow"),
-                ("border", "bright"), ("radius", "round"), ("shadow", "none"), ("shadow@hover", "lift"),
+                ("border", "bright"), ("radius", "round"), ("shadow", "none"), ("shadow@hover", "lift"), ("change-shadow", "quick, gentle"),
                 ("body-padding", "space 4"), ("body-gap", "space 2")),
         ],
         Structure =
@@ -47,7 +47,6 @@ internal sealed class CardPart : IParts
             new(".card", ("position", "relative"), ("display", "flex"), ("flex-direction", "column"), ("overflow", "clip")),
             new(".card-picture", ("display", "block"), ("inline-size", "100%"), ("block-size", "auto"), ("aspect-ratio", "3 / 2"), ("object-fit", "cover")),
             new(".card-body", ("display", "flex"), ("flex-direction", "column"), ("flex", "1")),
-            new(".card-title, .card-text, .card-eyebrow", ("margin", "0")),
             // What a card ends with stands at its foot, so that the buttons of a row line up.
             new(".card-body > a:last-child", ("margin-block-start", "auto")),
             new(".card-link", ("color", "inherit"), ("text-decoration-line", "none")),

@@ -10,6 +10,7 @@ internal sealed class CardRowPart : IParts
         Group = PartGroup.Card,
         Hook = ".card-row",
         HoldsBlocks = true,
+        IsRow = true,
         Inside = ["card", "card", "card"],
         Properties =
         [

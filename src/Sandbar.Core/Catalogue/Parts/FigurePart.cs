@@ -17,13 +17,13 @@ internal sealed class FigurePart : IParts
         ],
         Properties =
         [
-            Properties.TextColor, Properties.TextStyle, Properties.Border.For("image", "Border", " > img"), Properties.Radius.For("image", "Radius", " > img"),
-            Properties.Shadow.For("image", "Shadow", " > img"), Properties.Gap,
+            Properties.TextColor, Properties.TextStyle, Properties.Border.For("image", "Border", " > img") with { IsReplaced = true }, Properties.Radius.For("image", "Radius", " > img"),
+            Properties.Shadow.For("image", "Shadow", " > img"), Properties.Gap, Properties.SpaceBefore, Properties.SpaceAfter,
         ],
-        Looks = [new("standard", "Standard", ("text-color", "quiet text"), ("text-style", "Caption"), ("image-border", "none"), ("image-radius", "round"), ("gap", "space 2"))],
+        Looks = [new("standard", "Standard", ("text-color", "quiet text"), ("text-style", "Caption"), ("image-border", "none"), ("image-radius", "round"), ("gap", "space 2"), ("space-before", "space 4"), ("space-after", "space 4"))],
         Structure =
         [
-            new(".figure", ("display", "grid"), ("margin", "0")),
+            new(".figure", ("display", "grid")),
             new(".figure > img", ("display", "block"), ("inline-size", "100%"), ("block-size", "auto")),
         ],
         Write = w => w.Element("figure", [], () =>

@@ -12,24 +12,24 @@ internal sealed class FooterPart : IParts
         Hook = ".site-footer",
         Layer = Layer.Frame,
         HoldsBlocks = true,
+        Stack = " > .content",
         Inside = ["menu"],
         Slots = [new("credit", "Credit line", SlotKind.Text, Sample: "A line of credit")],
         Properties =
         [
             Properties.Background, Properties.LineAbove, Properties.Padding,
             Properties.TextColor.For("credit", "Credit colour", " .credit"), Properties.TextStyle.For("credit", "Credit style", " .credit"),
-            Properties.ContentWidth.For("content", "Content width", " > .content"), Properties.Gap.For("content", "Gap", " > .content"),
+            Properties.ContentWidth.For("content", "Content width", " > .content"), Properties.StackGap.For("content", "Gap", $" > .content{Stacks.Inside}"),
         ],
         Looks =
         [
             new("standard", "Standard",
-                ("background", "ground"), ("line-above", "hairline"), ("padding", "space 6 space 4"),
-                ("credit-text-color", "quiet text"), ("credit-text-style", "Caption"), ("content-content-width", "1120px"), ("content-gap", "space 5")),
+                ("background", "ground"), ("line-above", "hairline"), ("padding", "rhythm gutter"),
+                ("credit-text-color", "quiet text"), ("credit-text-style", "Caption"), ("content-content-width", "content width"), ("content-gap", "gap")),
         ],
         Structure =
         [
             new(".site-footer > .content", ("display", "grid"), ("margin-inline", "auto")),
-            new(".site-footer .credit", ("margin", "0")),
         ],
         Write = w => w.Element("footer", [], () => w.Piece("div", "content", () =>
         {

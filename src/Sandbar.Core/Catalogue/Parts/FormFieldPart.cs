@@ -29,7 +29,7 @@ internal sealed class FormFieldPart : IParts
             Properties.TextStyle.For("control", "Text style", " .form-control"),
             Properties.TextColor.For("hint", "Hint colour", " .form-hint"), Properties.TextStyle.For("hint", "Hint style", " .form-hint"),
             Properties.Opacity,
-            Properties.Border.For("control", "Border", " .form-control"), Properties.Radius.For("control", "Radius", " .form-control"),
+            Properties.Border.For("control", "Border", " .form-control") with { IsReplaced = true }, Properties.Radius.For("control", "Radius", " .form-control"),
             Properties.Outline.For("control", "Outline", " .form-control"), Properties.OutlineOffset.For("control", "Outline offset", " .form-control"),
             Properties.Padding.For("control", "Padding", " .form-control"), Properties.Gap,
         ],
@@ -39,13 +39,12 @@ internal sealed class FormFieldPart : IParts
             new("standard", "Standard",
                 ("label-text-color", "text"), ("label-text-style", "Label"), ("control-background", "raised"), ("control-text-color", "text"), ("control-text-style", "Body"),
                 ("hint-text-color", "quiet text"), ("hint-text-style", "Caption"), ("opacity@off", "0.6"), ("control-border", "field line"), ("control-radius", "soft"),
-                ("control-outline", "none"), ("control-outline@focus", "ring"), ("control-outline-offset", "1px"), ("control-padding", "space 2"), ("gap", "space 1")),
+                ("control-outline", "none"), ("control-outline@focus", "ring"), ("control-outline-offset", "1px"), ("control-padding", "space 2 space 3"), ("gap", "space 1")),
         ],
         Structure =
         [
             new(".form-field", ("display", "grid"), ("inline-size", "100%")),
             new(".form-control", ("inline-size", "100%"), ("margin", "0")),
-            new(".form-hint", ("margin", "0")),
         ],
         Write = w => w.Element("div", [], () => w.Field("label", "kind", "hint", "choices", "off")),
     }];

@@ -23,7 +23,7 @@ internal sealed class HeaderPart : IParts
         [
             new("standard", "Standard",
                 ("background", "ground"), ("name-text-color", "text"), ("name-text-style", "Name"), ("line-below", "hairline"), ("shadow", "none"),
-                ("padding", "space 3 space 4"), ("content-content-width", "1120px"), ("content-gap", "space 2 * 1.5")),
+                ("padding", "space 3 gutter"), ("content-content-width", "content width"), ("content-gap", "space 2 * 1.5")),
         ],
         Structure =
         [

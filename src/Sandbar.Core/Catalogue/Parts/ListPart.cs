@@ -14,16 +14,16 @@ internal sealed class ListPart : IParts
         Properties =
         [
             Properties.TextColor, Properties.TextStyle, Properties.TextColor.For("marker", "Marker colour", " li::marker"),
-            Properties.Gap, Properties.Indent, Properties.Measure, Properties.SpaceBefore,
+            Properties.Gap, Properties.Indent, Properties.Measure, Properties.SpaceBefore, Properties.SpaceAfter,
         ],
         Looks =
         [
             new("standard", "Standard",
-                ("text-color", "text"), ("text-style", "Body"), ("marker-text-color", "action"), ("gap", "space 1"), ("indent", "space 4"), ("measure", "38em")),
+                ("text-color", "text"), ("text-style", "Body"), ("marker-text-color", "action"), ("gap", "space 1"), ("indent", "space 4"), ("measure", "38em"), ("space-before", "space 2"), ("space-after", "space 3")),
         ],
         Structure =
         [
-            new(".list, .list :is(ul, ol)", ("display", "grid"), ("margin", "0")),
+            new(".list, .list :is(ul, ol)", ("display", "grid")),
             new(".list :is(li, ul, ol)", ("gap", "inherit")),
             new(".list :is(ul, ol)", ("padding-inline-start", "1.5em"), ("margin-block-start", "0.25em")),
         ],

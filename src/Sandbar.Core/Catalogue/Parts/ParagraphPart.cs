@@ -14,16 +14,16 @@ internal sealed class ParagraphPart : IParts
         Properties =
         [
             Properties.Background, Properties.TextColor, Properties.TextStyle, Properties.TextAlign, Properties.LineAbove, Properties.LineBelow,
-            Properties.Padding, Properties.Measure, Properties.SpaceBefore,
+            Properties.Padding, Properties.Measure, Properties.SpaceBefore, Properties.SpaceAfter,
         ],
         Looks =
         [
-            new("standard", "Standard", ("text-color", "text"), ("text-style", "Body"), ("measure", "38em")),
-            new("lead", "Lead", ("text-color", "text"), ("text-style", "Lead"), ("measure", "34em")),
-            new("eyebrow", "Eyebrow", ("text-color", "quiet text"), ("text-style", "Eyebrow")),
-            new("quiet", "Quiet", ("text-color", "quiet text"), ("text-style", "Caption"), ("measure", "38em")),
+            new("standard", "Standard", ("text-color", "text"), ("text-style", "Body"), ("measure", "38em"), ("space-before", "space 2"), ("space-after", "space 3")),
+            new("lead", "Lead", ("text-color", "text"), ("text-style", "Lead"), ("measure", "34em"), ("space-before", "space 2"), ("space-after", "space 4")),
+            new("eyebrow", "Eyebrow", ("text-color", "quiet text"), ("text-style", "Eyebrow"), ("space-after", "space 2")),
+            new("quiet", "Quiet", ("text-color", "quiet text"), ("text-style", "Caption"), ("measure", "38em"), ("space-before", "space 2"), ("space-after", "space 2")),
         ],
-        Structure = [new(".paragraph", ("margin", "0"), ("text-wrap", "pretty"))],
+        Structure = [new(".paragraph", ("text-wrap", "pretty"))],
         Write = w => w.Element("p", [], () => w.Text("text")),
     }];
 }

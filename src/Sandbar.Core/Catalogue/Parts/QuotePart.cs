@@ -19,15 +19,15 @@ internal sealed class QuotePart : IParts
         [
             Properties.Background, Properties.TextColor, Properties.TextStyle,
             Properties.TextColor.For("source", "Source colour", " figcaption"), Properties.TextStyle.For("source", "Source style", " figcaption"),
-            Properties.LineBeside, Properties.Radius, Properties.Padding, Properties.Gap, Properties.Measure,
+            Properties.LineBeside, Properties.Radius, Properties.Padding, Properties.Gap, Properties.Measure, Properties.SpaceBefore, Properties.SpaceAfter,
         ],
         Looks =
         [
             new("standard", "Standard",
                 ("background", "none"), ("text-color", "text"), ("text-style", "Subtitle"), ("source-text-color", "quiet text"), ("source-text-style", "Caption"),
-                ("line-beside", "bright"), ("padding", "space 1 0 space 1 space 4"), ("gap", "space 2"), ("measure", "34em")),
+                ("line-beside", "bright"), ("padding", "space 1 0 space 1 space 4"), ("gap", "space 2"), ("measure", "34em"), ("space-before", "space 4"), ("space-after", "space 4")),
         ],
-        Structure = [new(".quote", ("display", "grid"), ("margin", "0")), new(".quote :is(blockquote, p)", ("margin", "0"))],
+        Structure = [new(".quote", ("display", "grid"))],
         Write = w => w.Element("figure", [], () =>
         {
             w.Piece("blockquote", null, () => w.Piece("p", null, () => w.Text("text")));

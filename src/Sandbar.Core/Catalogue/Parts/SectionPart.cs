@@ -10,23 +10,24 @@ internal sealed class SectionPart : IParts
         Group = PartGroup.Arrangement,
         Hook = ".section",
         HoldsBlocks = true,
+        Stack = " > .content",
         Inside = ["heading-2", "paragraph"],
         Properties =
         [
             Properties.Background, Properties.TextColor, Properties.LineAbove, Properties.LineBelow, Properties.Padding, Properties.MinHeight,
-            Properties.ContentWidth.For("content", "Content width", " > .content"), Properties.Gap.For("content", "Gap", " > .content"),
+            Properties.ContentWidth.For("content", "Content width", " > .content"), Properties.StackGap.For("content", "Gap", $" > .content{Stacks.Inside}"),
         ],
         Looks =
         [
             new("standard", "Standard",
-                ("background", "ground"), ("text-color", "text"), ("padding", "space 6 space 4"),
-                ("content-content-width", "1120px"), ("content-gap", "space 5")),
+                ("background", "ground"), ("text-color", "text"), ("padding", "rhythm gutter"),
+                ("content-content-width", "content width"), ("content-gap", "gap")),
             new("banner", "Banner",
-                ("background", "ground"), ("text-color", "text"), ("padding", "space 6 space 4"), ("padding@rest@820-", "space 7 space 4"),
-                ("line-below", "hairline"), ("content-content-width", "1120px"), ("content-gap", "space 5")),
+                ("background", "ground"), ("text-color", "text"), ("padding", "rhythm gutter"), ("padding@rest@820-", "space 7 gutter"),
+                ("line-below", "hairline"), ("content-content-width", "content width"), ("content-gap", "gap")),
             new("raised", "Raised",
-                ("background", "raised"), ("text-color", "text"), ("padding", "space 6 space 4"),
-                ("content-content-width", "1120px"), ("content-gap", "space 5")),
+                ("background", "raised"), ("text-color", "text"), ("padding", "rhythm gutter"),
+                ("content-content-width", "content width"), ("content-gap", "gap")),
         ],
         Structure =
         [

@@ -20,13 +20,13 @@ internal sealed class TablePart : IParts
             Properties.TextColor, Properties.TextStyle,
             Properties.Background.For("head", "Head background", " thead"), Properties.TextColor.For("head", "Head colour", " th"), Properties.TextStyle.For("head", "Head style", " th"),
             Properties.TextColor.For("caption", "Caption colour", " caption"), Properties.TextStyle.For("caption", "Caption style", " caption"),
-            Properties.Border, Properties.LineBelow.For("row", "Line below rows", " tr"), Properties.Radius, Properties.Padding.For("cell", "Padding", " :is(th, td)"),
+            Properties.Border, Properties.LineBelow.For("row", "Line below rows", " tr"), Properties.Radius, Properties.Padding.For("cell", "Padding", " :is(th, td)"), Properties.SpaceBefore, Properties.SpaceAfter,
         ],
         Looks =
         [
             new("standard", "Standard",
                 ("text-color", "text"), ("text-style", "Body"), ("head-background", "none"), ("head-text-color", "text"), ("head-text-style", "Label"),
-                ("caption-text-color", "quiet text"), ("caption-text-style", "Caption"), ("border", "none"), ("row-line-below", "hairline"), ("cell-padding", "space 2 space 3 space 2 0")),
+                ("caption-text-color", "quiet text"), ("caption-text-style", "Caption"), ("border", "none"), ("row-line-below", "hairline"), ("cell-padding", "space 2 space 3 space 2 0"), ("space-before", "space 4"), ("space-after", "space 4")),
         ],
         Structure =
         [

@@ -21,9 +21,9 @@ public sealed class ShadowKind : NamedKind<Shadow>
 
     public override bool FollowsScheme => true;
 
-    public override Items Items { get; } = new Items<Shadow, ShadowLayer>("layer", (1, 20), s => s.Layers, (s, layers) => s with { Layers = layers }, (layer, id) => layer with { Id = id },
+    public override Items Items { get; } = new Items<Shadow, ShadowLayer>("layer", (1, ShadowForm.Most), s => s.Layers, (s, layers) => s with { Layers = layers }, (layer, id) => layer with { Id = id },
     [
-        new Field<ShadowLayer>(new() { Id = "side", Name = "Side", Kind = new WordValues(), Words = [new("outer", "outer", ""), new("inner", "inner", "inset ")] }, l => l.Side, (l, value) => l with { Side = value }),
+        new Field<ShadowLayer>(new() { Id = "side", Name = "Side", Kind = new WordValues(), Words = [new("outer", ""), new("inner", "")] }, l => l.Side, (l, value) => l with { Side = value }),
         Length("x", "Across", l => l.X, (l, value) => l with { X = value }),
         Length("y", "Down", l => l.Y, (l, value) => l with { Y = value }),
         Length("blur", "Blur", l => l.Blur, (l, value) => l with { Blur = value }, min: 0),
@@ -45,13 +45,13 @@ public sealed class ShadowKind : NamedKind<Shadow>
 
     protected override IEnumerable<Token> Tokens(SiteReads reads, Shadow thing) => [new(Token(thing), string.Join(", ", thing.Layers.Select(layer => Css(reads, layer))), thing.Id)];
 
-    private string Css(SiteReads reads, ShadowLayer layer)
-    {
-        var side = Items.Fields[0].Setting.Css(reads, layer.Side);
-        var lengths = string.Join(' ', new[] { layer.X, layer.Y, layer.Blur, layer.Spread }.Select(length => ValueForms.Css(reads, length)));
-        return $"{side}{lengths} color-mix(in srgb, {ValueForms.Css(reads, layer.Color)} {ValueForms.Css(reads, layer.Opacity)}, transparent)";
-    }
+    /// <summary>A colour with only so much of it.</summary>
+    /// <param name="opacity">%.</param>
+    public static string Faded(SiteReads reads, Value color, Value opacity) => ShadowLayerForm.Faded(ValueForms.Css(reads, color), ValueForms.Css(reads, opacity));
 
-    private static Field<ShadowLayer> Length(string id, string name, Func<ShadowLayer, Value> read, Func<ShadowLayer, Value, ShadowLayer> written, decimal min = -500) =>
-        new(new() { Id = id, Name = name, Kind = LengthValues.Lengths, Min = min, Max = 500 }, read, written);
+    private static string Css(SiteReads reads, ShadowLayer layer) => ShadowLayerForm.Css(
+        layer.Side.Code() == "inner", new[] { layer.X, layer.Y, layer.Blur, layer.Spread }.Select(length => ValueForms.Css(reads, length)), ValueForms.Css(reads, layer.Color), ValueForms.Css(reads, layer.Opacity));
+
+    private static Field<ShadowLayer> Length(string id, string name, Func<ShadowLayer, Value> read, Func<ShadowLayer, Value, ShadowLayer> written, decimal min = -ShadowLayerForm.Furthest) =>
+        new(new() { Id = id, Name = name, Kind = LengthValues.Lengths, Min = min, Max = ShadowLayerForm.Furthest }, read, written);
 }

@@ -41,7 +41,10 @@ public static class PellwynSample
                   color: var(--role-quiet-text);
                   font-weight: 400;
                 }
-                """));
+                """))
+        {
+            Motion = Starter.Motion,
+        };
         return new(Starter.WithLooks(site), [.. families.SelectMany(f => f.Assets), .. pictures.Select(p => p.Asset)]);
     }
 

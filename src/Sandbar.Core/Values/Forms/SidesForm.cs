@@ -15,8 +15,12 @@ public sealed class SidesForm : ValueForm<SidesValue>
 
     public static IEnumerable<Value> Shortest(SidesValue sides) => Shortest(sides.Top, sides.Right, sides.Bottom, sides.Left);
 
-    protected override string Write(Site site, SidesValue value) =>
-        string.Join(" ", Shortest(value).Select(v => v is OperationValue ? $"({ValueForms.Write(site, v)})" : ValueForms.Write(site, v)));
+    /// <summary>Whether the sides are lines, and no lengths.</summary>
+    public static bool AreLines(Site site, SidesValue sides) => sides.Inner.All(side => side is WordValue || ValueForms.TypeOf(site, side) == CssType.Line);
+
+    protected override string Write(Site site, SidesValue value) => AreLines(site, value)
+        ? string.Join(", ", Shortest(value).Select(v => ValueForms.Write(site, v)))
+        : string.Join(" ", Shortest(value).Select(v => v is OperationValue ? $"({ValueForms.Write(site, v)})" : ValueForms.Write(site, v)));
 
     protected override string Css(SiteReads reads, SidesValue value, Value? rest)
     {
@@ -28,10 +32,11 @@ public sealed class SidesForm : ValueForm<SidesValue>
 
     protected override CssType? TypeOf(Site site, SidesValue value, Value? rest)
     {
+        if (AreLines(site, value)) return CssType.Lines;
         var r = rest as SidesValue;
         return IsLength(value.Top, r?.Top) && IsLength(value.Right, r?.Right) && IsLength(value.Bottom, r?.Bottom) && IsLength(value.Left, r?.Left) ? CssType.Sides : null;
         bool IsLength(Value side, Value? atRest) => ValueForms.TypeOf(site, side, atRest ?? rest) == CssType.Length || side is NumberValue { Number: 0, Unit: "" };
     }
 
-    protected override string? Refusal(Site site, SidesValue value, Value? rest) => TypeOf(site, value, rest) is null ? "Each side takes a length." : null;
+    protected override string? Refusal(Site site, SidesValue value, Value? rest) => TypeOf(site, value, rest) is null ? "Each side takes a length, or each a line." : null;
 }

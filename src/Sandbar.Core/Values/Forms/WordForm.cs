@@ -11,7 +11,4 @@ public sealed class WordForm : ValueForm<WordValue>
     protected override string Css(SiteReads reads, WordValue value, Value? rest) => throw new InvalidOperationException($"Only a setting knows what {Quoted.Text(value.Word)} is.");
 
     protected override CssType? TypeOf(Site site, WordValue value, Value? rest) => CssType.Keyword;
-
-    /// <summary>A setting looks at its own words before it comes to this: here it stands within something else.</summary>
-    protected override string? Refusal(Site site, WordValue value, Value? rest) => $"{Quoted.Text(value.Word)} can only stand alone.";
 }

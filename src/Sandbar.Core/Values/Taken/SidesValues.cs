@@ -11,6 +11,16 @@ public sealed class SidesValues : ValueKind
 
     public override IEnumerable<string> Examples => ["a length such as 12px"];
 
+    public override IReadOnlyList<string>? Sides => ["top", "right", "bottom", "left"];
+
+    public override Value WithSide(Value? value, int side, Value by)
+    {
+        Value[] all = [.. Enumerable.Range(0, 4).Select(i => i == side ? by : value is null ? new NumberValue(0, "") : SideOf(value, i))];
+        return all.Distinct().Count() == 1 ? new SidesValue(by, by, by, by) : new SidesValue(all[0], all[1], all[2], all[3]);
+    }
+
+    public override Value SideOf(Value value, int side) => value is SidesValue all ? all.Inner[side] : value;
+
     public override Value Read(Typed typed) => new ValueReader(typed).Several().Select(AsLength).ToList() switch
     {
         [RestValue all] => all,
@@ -26,6 +36,21 @@ public sealed class SidesValues : ValueKind
         if (base.Refusal(site, setting, value, rest) is { } wrong) return wrong;
         var sides = value is SidesValue s ? s.Inner : [value];
         return sides.Select(side => side is NumberValue number ? Ranges.Refusal(setting, number.Number) : Ranges.Folded(setting, side)).FirstOrDefault(r => r is not null);
+    }
+
+    /// <summary>Sides that differ are said as the site says its sides.</summary>
+    public override IEnumerable<Declared> Declare(SiteReads reads, Setting setting, string property, Value value, Value? rest)
+    {
+        var meant = value is RestValue { Step: 0 } && rest is not null ? rest : value;
+        if (meant is not SidesValue sides || !SideNames.AreByWriting(reads)) return base.Declare(reads, setting, property, value, rest);
+        var atRest = rest as SidesValue;
+        string Css(Value side, Value? r) => ValueForms.Css(reads, side, r ?? rest);
+        string Two(string first, string second) => first == second ? first : $"{first} {second}";
+        return
+        [
+            new($"{property}-block", Two(Css(sides.Top, atRest?.Top), Css(sides.Bottom, atRest?.Bottom))),
+            new($"{property}-inline", Two(Css(sides.Left, atRest?.Left), Css(sides.Right, atRest?.Right))),
+        ];
     }
 
     public override IEnumerable<ReferenceKind> Offered => LengthValues.Spaces.Offered;

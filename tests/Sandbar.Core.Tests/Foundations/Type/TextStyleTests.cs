@@ -38,7 +38,7 @@ public class TextStyleTests
     {
         var site = Demo.Site.After(Do.Style("label", "line", "through"));
         Assert.DoesNotContain("line-through", SiteRelease.StyleSheet(Demo.Site), StringComparison.Ordinal);
-        site = site.After(new SetCell("menu-bar", "text-style", State.Rest, null, null, "Label")).After(new SetCell("menu-bar", "text-style", State.Hover, null, null, "Caption"));
+        site = site.After(new SetCell("menu-bar", "text-style", State.Rest, null, null, "Label")).After(new SetCell("menu-bar", "text-style", State.Hover, null, null, "Caption")).After(new SetCell("menu-bar", "underline", State.Hover, null, null, null));
         var css = SiteRelease.StyleSheet(site);
         var hover = css[css.IndexOf(".menu-bar .menu-link:hover", StringComparison.Ordinal)..];
         Assert.Contains("text-decoration-line: none;", hover[..hover.IndexOf('}')], StringComparison.Ordinal);
@@ -47,7 +47,7 @@ public class TextStyleTests
     [Fact]
     public void A_measure_is_as_wide_as_so_many_characters_of_the_family()
     {
-        var site = Demo.Site.After(Do.Style("body", "measure", "60"));
+        var site = Demo.Site.After(Do.Style("body", "measure", "60")).After(new SetCell("paragraph-standard", "measure", State.Rest, null, null, null));
         var advance = TextFigures.Advance(site, site.Type.Styles.Get("body"))!.Value;
         Assert.InRange(advance, 0.4, 0.55);
         Assert.Contains($"max-inline-size: {NumberForm.Css((decimal)(60 * advance), "em")};", Rule(site, ".paragraph-standard"), StringComparison.Ordinal);
@@ -55,7 +55,7 @@ public class TextStyleTests
         // Other letters are of another width.
         var other = site.After(new SetThing("family", "figtree", "letters", "Martian Mono"));
         Assert.NotEqual(Rule(site, ".paragraph-standard"), Rule(other, ".paragraph-standard"));
-        Assert.Equal("Paragraph · Standard has a width of its own", Note(site, "body", "measure"));
+        Assert.Equal("List · Standard has a width of its own", Note(site, "body", "measure"));
         Assert.Equal("", Note(site.After(Do.Style("eyebrow", "measure", "30")), "eyebrow", "measure"));
         // Of fonts that devices bring along nothing is known.
         var system = site.After(new AddThing("family", "system", "System", null, new Dictionary<string, string> { ["stack"] = "Georgia, serif" })).After(Do.Style("body", "family", "System"));
