@@ -1,6 +1,5 @@
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Palette;
-using Sandbar.Core.Rendering;
 using Sandbar.Core.Samples.Pellwyn;
 using Sandbar.Css.Syntax;
 
@@ -109,13 +108,5 @@ public sealed class CascadeTests(Workplace workplace) : IClassFixture<Workplace>
         return double.Parse(workplace.Browser.Run<string>($"const b = document.querySelector('.site-header .button'); b.dataset.force = '{force}'; return getComputedStyle(b).opacity"));
     }
 
-    private void Load(Site site)
-    {
-        var css = StyleSheetText.Generated(StyleSheetRenderer.Render(site), SheetUse.Stage, i => i.File);
-        var html = PageWriter.Write(site, site.Pages[0], new(p => "#", i => "data:,", "", MarkBlocks: false));
-        workplace.Browser.Driver.ExecuteScript(
-            "document.documentElement.innerHTML = arguments[0]; document.documentElement.dataset.scheme = 'day'; const s = document.createElement('style'); s.textContent = arguments[1]; document.head.append(s)",
-            html,
-            css);
-    }
+    private void Load(Site site) => workplace.Browser.Show(site);
 }

@@ -28,7 +28,7 @@ public sealed class KeyTests : IAsyncLifetime
         Assert.StartsWith("Background in Rest", Focused(), StringComparison.Ordinal);
         Walk((Keys.ArrowRight, "Background in Hover"), (Keys.ArrowDown, "Text colour in Hover"), (Keys.ArrowLeft, "Text colour in Rest"), (Keys.ArrowUp, "Background in Rest"),
             (Keys.End, "Background in Focus"), (Keys.Home, "Background in Rest"), (Keys.PageDown, "Outline offset in Rest"), (Keys.PageUp, "Background in Rest"));
-        WithControl(Keys.End, "Width in Rest");
+        WithControl(Keys.End, "Entrance takes in Rest");
         WithControl(Keys.Home, "Show Current");
         // Unfolding leads into the column, and folding back to its head.
         Browser.Press(Keys.Enter);

@@ -11,6 +11,8 @@ internal static class Styles
         var read = browser.Json($$"""
             const doc = {{document}};
             const view = doc.defaultView;
+            // The stage moves nothing of itself: played, it is the release.
+            doc.documentElement.dataset.play = '';
             for (const a of doc.getAnimations()) { try { a.finish(); } catch { a.cancel(); } }
             const lines = [];
             for (const element of [doc.documentElement, ...doc.body.querySelectorAll('*')]) {

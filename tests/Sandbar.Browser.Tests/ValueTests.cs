@@ -16,7 +16,8 @@ public sealed partial class ValueTests : IDisposable
     [
         "rest", "rest shade 1", "rest tint 2", "rest + 2px", "rest * 2", "rest / 2", "2 * rest", "rest - 1px", "12px + 2", "2 * 3", "3 / 2", "space 2 + 4", "space 3 * 2", "4px - 20px", "size 1 / 2", "size −1", "0", "1", "1.5",
         "0.5", "-1px", "10%", "mix leaf, husk 30%", "move leaf, lightness +10, hue −20", "1rem + 2px", "0 + 2px", "2px - 0", "1px 2px", "0 auto", "space 1 0 2px", "(1px + 2px) * 3", "rgb(255 0 0", "red/*", "#abc8", "hsl(40 200% 50%)", "oklch(0.7 0.3 150)", "transparent", "lab(50 1e300 0)",
-        "action shade 1", "beet", "beet tint 3", "dawn", "Body", "lift", "bright", "ring", "soft", "none", "auto", "fit", "1e3px", "999999px", "1vw", "3ch", "50vh", "45deg", "2s",
+        "action shade 1", "beet", "beet tint 3", "dawn", "Body", "lift", "bright", "ring", "soft", "none", "auto", "fit", "1e3px", "999999px", "1vw", "3ch", "50vh", "45deg", "2s", "inner", "1px 2px 3px by 4px", "20px by 50%", "hairline, none", "2px dashed text", "1px solid line, none, 3px double #123, bright",
+        "0 2px 8px text 20%", "inner 1px 1px 2px -1px #000, lift", "quick, gentle", "quick, ease-in, 50ms", "200ms", "1.5s, linear",
     ];
 
     private readonly Sandbar.Tests.Browser browser = new();
@@ -39,9 +40,11 @@ public sealed partial class ValueTests : IDisposable
                     foreach (var text in Typed.Concat(property.Names(site)).Concat(property.Words.Select(w => w.Code)))
                     {
                         if (Taken(site, property, text, rest) is not { } value || IsStyle(value) || (value is RestValue && rest is not null && IsStyle(rest))) continue;
-                        var css = property.Css(new(site), value, rest);
-                        if (property.Form.Length > 0) css = property.Form.Replace("$", css, StringComparison.Ordinal);
-                        asked.Add(($"{look.Name} · {property.Name} · {text} over {rest}", property.CssName, Sampled(css)));
+                        foreach (var declared in property.Kind.Declare(new(site), property, property.CssName, value, rest))
+                        {
+                            var css = property.Form.Length > 0 ? property.Form.Replace("$", declared.Css, StringComparison.Ordinal) : declared.Css;
+                            asked.Add(($"{look.Name} · {property.Name} · {text} over {rest}", declared.Property, (property.ChangeOf is { } of ? $"{of.CssName} " : "") + Sampled(css)));
+                        }
                     }
                 }
             }
@@ -88,7 +91,7 @@ public sealed partial class ValueTests : IDisposable
     /// <summary>A property that takes what a kind is.</summary>
     private static readonly Dictionary<string, string> Uses = new()
     {
-        ["border"] = "border", ["radius"] = "border-radius", ["shadow"] = "box-shadow", ["gradient"] = "background-image", ["space"] = "width", ["easing"] = "transition-timing-function",
+        ["border"] = "border", ["radius"] = "border-radius", ["shadow"] = "box-shadow", ["gradient"] = "background-image", ["space"] = "width", ["easing"] = "transition-timing-function", ["duration"] = "transition-duration",
         ["family"] = "font-family", ["color"] = "color",
     };
 
@@ -118,7 +121,9 @@ public sealed partial class ValueTests : IDisposable
 
     private static string Sample(string kind) => kind switch
     {
-        "space" or "size" or "radius" => "7px",
+        "space" or "size" or "radius" or "page" or "inner" => "7px",
+        "duration" => "150ms",
+        "easing" => "linear",
         "gradient" => "linear-gradient(red, blue)",
         "border" => "1px solid red",
         "shadow" => "0 0 1px red",

@@ -28,7 +28,12 @@ csstree.walk(tree, {
   },
 });
 const resolved = (value) => {
-  const next = value.replace(/var\((--[\w-]+)\)/g, (whole, name) => ` ${declared.get(name) ?? whole} `);
+  const next = value.replace(/var\((--[\w-]+)\s*(?:,((?:[^()]|\((?:[^()]|\([^()]*\))*\))*))?\)/g, (whole, name, otherwise) => {
+    if (otherwise?.includes('var(')) return whole;
+    const said = declared.get(name);
+    // What is taken back is as if it had never been said.
+    return ` ${said === undefined || said === 'initial' ? (otherwise ?? whole) : said} `;
+  });
   return next === value ? value : resolved(next);
 };
 for (const { line, property, value } of declarations) {

@@ -9,6 +9,7 @@ import { FrameContent } from './content';
 import { useTextBoxes } from './useTextBoxes';
 import { frameGone, frameLoads, frameShows } from './settled';
 import { FrameSheet } from './frameSheet';
+import { usePlayed } from './play';
 import { readView, useStageView, type Viewport } from './view';
 import { tellPicked } from './picked';
 import { nearest, walk, type Styled } from './walk';
@@ -102,6 +103,8 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
   useEffect(() => {
     return store.getState().watch(page);
   }, [store, page]);
+
+  usePlayed(loaded?.document ?? null);
 
   useTextBoxes(candidate === undefined ? (loaded?.document ?? null) : null, page, viewport.width, contents);
 
@@ -202,7 +205,7 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
           {viewport.height}
         </span>
       )}
-      {element && <Selection element={element} scale={scale} />}
+      {element && <Selection element={element} look={nearest(element, looks)?.look} width={viewport.width} scale={scale} />}
     </div>
   );
 }

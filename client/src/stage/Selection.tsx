@@ -1,11 +1,31 @@
-import { useEffect, useState } from 'react';
-import { useEditingStore } from '../site/editingContext';
-import { bandsOf, figuresOf, type Box, type Sides } from './bands';
+import { useEffect, useState, type PointerEvent } from 'react';
+import type { LookView, PropertyView } from '../api/client';
+import { partOf } from '../site/catalogue';
+import { useEditing, useEditingStore } from '../site/editingContext';
+import { useDrag, useHeld } from '../values/useHeld';
+import { bandEdit, grows, pieceOf, propertyOf, textOf } from './bandEdit';
+import { bandsOf, figuresOf, gapsBetween, type Band, type Box, type Figure, type Sides } from './bands';
 import './Selection.css';
 
-/** The outline of what is selected, with its padding and margin as bands and in numbers (CSS px, as the browser laid it out). */
-export function Selection({ element, scale }: { element: HTMLElement; scale: number }) {
-  const [box, setBox] = useState(() => measure(element));
+interface Props {
+  element: HTMLElement;
+  look: LookView | undefined;
+  /** Of the viewport, px. */
+  width: number;
+  scale: number;
+}
+
+interface Measured {
+  box: Box;
+  bands: Band[];
+}
+
+/** The outline of what is selected, with its padding, margin and gaps as bands and in numbers (CSS px, as the browser laid it out); dragging a band changes what it shows. */
+export function Selection({ element, look, width, scale }: Props) {
+  const part = useEditing((e) => partOf(e.catalogue, look?.part ?? ''));
+  const padding = propertyOf(part, 'padding');
+  const gap = propertyOf(part, 'gap');
+  const [{ box, bands }, setMeasured] = useState(() => measure(element, padding, gap));
   const store = useEditingStore();
 
   useEffect(() => {
@@ -14,7 +34,7 @@ export function Selection({ element, scale }: { element: HTMLElement; scale: num
       if (frame === 0)
         frame = requestAnimationFrame(() => {
           frame = 0;
-          setBox(measure(element));
+          setMeasured(measure(element, padding, gap));
         });
     };
     again();
@@ -29,20 +49,30 @@ export function Selection({ element, scale }: { element: HTMLElement; scale: num
       view?.removeEventListener('scroll', again);
       unsubscribe();
     };
-  }, [element, store]);
+  }, [element, padding, gap, store]);
 
-  const bands = bandsOf(box);
-  const { clientWidth: width, clientHeight: height } = element.ownerDocument.documentElement;
+  const { clientWidth, clientHeight } = element.ownerDocument.documentElement;
   return (
     <div className="selection" aria-hidden="true" style={{ transform: `scale(${scale})` }}>
-      {bands.map(({ kind, side, ...place }) => (
-        <span key={kind + side} className={`band ${kind}`} style={place} />
-      ))}
+      {bands.map((band, i) => {
+        const property = propertyOf(part, band.kind);
+        return (
+          <BandShown
+            key={band.kind + band.side + i}
+            band={band}
+            scale={scale}
+            width={width}
+            look={look}
+            property={property}
+            within={element}
+          />
+        );
+      })}
       <div
         className="selection-outline"
         style={{ left: box.left, top: box.top, width: box.width, height: box.height, outlineWidth: 2 / scale }}
       />
-      {figuresOf(box, bands, scale, { width, height }).map(({ kind, text, x, y }, i) => (
+      {figures(box, bands, scale, { width: clientWidth, height: clientHeight }).map(({ kind, text, x, y }, i) => (
         <span key={i} className={`figure ${kind}`} style={{ left: x, top: y, transform: `scale(${1 / scale}) translate(-50%, -50%)` }}>
           {text}
         </span>
@@ -51,7 +81,91 @@ export function Selection({ element, scale }: { element: HTMLElement; scale: num
   );
 }
 
-function measure(element: HTMLElement): Box {
+interface BandProps {
+  band: Band;
+  scale: number;
+  width: number;
+  look: LookView | undefined;
+  /** The setting it shows; undefined where the part has none. */
+  property: PropertyView | undefined;
+  /** The element on the page that is selected. */
+  within: HTMLElement;
+}
+
+/** A band, which can be dragged where it shows a setting: it keeps to the spaces of the scale, with Alt to any px. */
+function BandShown({ band, scale, width, look, property, within }: BandProps) {
+  const { kind, side, ...place } = band;
+  const spaces = useEditing((e) => e.site.space.steps);
+  const across = side === 'top' || side === 'bottom';
+  const size = across ? band.height : band.width;
+  const held = useHeld<string>((text) => bandEdit(look as LookView, property as PropertyView, side, width, text));
+  const [began, setBegan] = useState(size);
+  const drag = useDrag<string>({
+    held,
+    at: (event: PointerEvent<HTMLElement>, start) => {
+      const moved = ((across ? event.clientY - start.clientY : event.clientX - start.clientX) / scale) * grows(band);
+      if (Math.abs(moved) < 1 && held.value === null) return null;
+      return textOf(Math.max(0, began + moved), width, spaces, event.altKey);
+    },
+  });
+  if (!look || !property) return <span className={`band ${kind}`} style={place} />;
+  const page = within.ownerDocument;
+  // What it shows is set by key in the ledger: the stage's own picture of it is for the hand alone.
+  /* eslint-disable jsx-a11y/click-events-have-key-events, jsx-a11y/no-static-element-interactions */
+  return (
+    <span
+      className={`band ${kind} draggable ${across ? 'down' : 'across'}`}
+      style={place}
+      {...drag.handlers}
+      onPointerDown={(event) => {
+        setBegan(size);
+        drag.handlers.onPointerDown(event);
+      }}
+      // What is under it is chosen and scrolled as if it were not there.
+      onClick={(event) => {
+        if (drag.wasDragged()) return;
+        const { left, top } = event.currentTarget.parentElement?.getBoundingClientRect() ?? { left: 0, top: 0 };
+        (page.elementFromPoint((event.clientX - left) / scale, (event.clientY - top) / scale) as HTMLElement | null)?.click();
+      }}
+      onWheel={(event) => page.defaultView?.scrollBy(event.deltaX, event.deltaY)}
+    />
+  );
+  /* eslint-enable jsx-a11y/click-events-have-key-events, jsx-a11y/no-static-element-interactions */
+}
+
+/** The figures of paddings and margins, and those of gaps in their middle where there is room for them. */
+function figures(box: Box, bands: readonly Band[], scale: number, view: { width: number; height: number }): Figure[] {
+  const own = bands.filter((b) => b.kind !== 'gap');
+  const gaps = bands
+    .filter((b) => b.kind === 'gap' && b.width * scale >= 18 && b.height * scale >= 8)
+    .map(({ kind, side, left, top, width, height }) => ({
+      kind,
+      text: String(Math.round((side === 'top' ? height : width) * 10) / 10),
+      x: left + width / 2,
+      y: top + height / 2,
+    }));
+  return [...figuresOf(box, own, scale, view), ...gaps];
+}
+
+function measure(element: HTMLElement, padding: PropertyView | undefined, gap: PropertyView | undefined): Measured {
+  const box = boxOf(element);
+  const padded = padding && pieceOf(element, padding);
+  const holder = gap && pieceOf(element, gap);
+  const bands = [
+    ...bandsOf(box),
+    // Where a piece inside has the padding, that is shown.
+    ...(padded && padded !== element ? bandsOf(boxOf(padded)).filter((b) => b.kind === 'padding') : []),
+    ...(holder
+      ? gapsBetween(
+          [...holder.children].map((c) => c.getBoundingClientRect()).filter((r) => r.width > 0),
+          holder.getBoundingClientRect(),
+        )
+      : []),
+  ];
+  return { box, bands };
+}
+
+function boxOf(element: Element): Box {
   const { top, right, bottom, left, width, height } = element.getBoundingClientRect();
   const style = element.ownerDocument.defaultView?.getComputedStyle(element);
   const sides = (name: string, what = ''): Sides => {

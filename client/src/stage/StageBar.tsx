@@ -3,6 +3,7 @@ import type { State } from '../api/client';
 import { useEditing } from '../site/editingContext';
 import { STATE_NAMES } from '../ledger/cells';
 import { MenuButton } from '../ui/MenuButton';
+import { usePlay } from './play';
 import {
   PREFERENCES,
   SEVERITIES,
@@ -68,6 +69,7 @@ export function StageBar({ page }: { page: string }) {
         onChange={(scale) => change({ fit: scale === 'fit' })}
       />
       <ShowAs />
+      <Play />
       <Tooltip title={view.whole ? 'Back to the panel (W or Escape)' : 'The stage alone (W)'} trigger={['hover', 'focus']}>
         <Button
           aria-label="The stage alone"
@@ -82,6 +84,32 @@ export function StageBar({ page }: { page: string }) {
         />
       </Tooltip>
     </div>
+  );
+}
+
+/** Plays how blocks come in, once, and lets changes of state take their time until something is edited. */
+function Play() {
+  const [playing, play, stop] = [usePlay((p) => p.playing), usePlay((p) => p.play), usePlay((p) => p.stop)];
+  return (
+    <Tooltip
+      title={playing ? 'Motion is played: again, or stop with an edit' : 'Play how blocks come in and states change'}
+      trigger={['hover', 'focus']}
+    >
+      <Button
+        aria-label="Play motion"
+        aria-pressed={playing}
+        className="whole play"
+        onClick={play}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') stop();
+        }}
+        icon={
+          <svg viewBox="0 0 16 16" width="14" height="14" aria-hidden="true">
+            <path d="M4 2.5 13 8 4 13.5z" fill="none" stroke="currentColor" strokeWidth="1.6" strokeLinejoin="round" />
+          </svg>
+        }
+      />
+    </Tooltip>
   );
 }
 

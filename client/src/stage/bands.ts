@@ -15,7 +15,8 @@ export interface Box extends Sides {
 }
 
 export interface Band {
-  kind: 'margin' | 'padding';
+  kind: 'margin' | 'padding' | 'gap';
+  /** The side it lies at; of a gap top for one between what stands below another, left for one between what stands side by side. */
   side: keyof Sides;
   left: number;
   top: number;
@@ -63,6 +64,34 @@ export function bandsOf(box: Box): Band[] {
         height: across ? size : inner.bottom - inner.top - above - below,
       };
     });
+  });
+}
+
+/** A rectangle in CSS px of its page. */
+export interface Rectangle {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
+
+/** Less than this is no gap, px. */
+const LEAST_GAP = 0.5;
+
+/**
+ * The gaps between boxes that follow each other, below one another or side by side.
+ * @param around what they stand in: gaps run across all of it
+ */
+export function gapsBetween(boxes: readonly Rectangle[], around: Rectangle): Band[] {
+  return boxes.slice(1).flatMap((next, i): Band[] => {
+    const before = boxes[i] as Rectangle;
+    if (next.top - before.bottom >= LEAST_GAP) {
+      const { left, right } = around;
+      return [{ kind: 'gap', side: 'top', left, top: before.bottom, width: right - left, height: next.top - before.bottom }];
+    }
+    if (next.left - before.right < LEAST_GAP || next.top >= before.bottom) return [];
+    const [top, bottom] = [Math.min(before.top, next.top), Math.max(before.bottom, next.bottom)];
+    return [{ kind: 'gap', side: 'left', left: before.right, top, width: next.left - before.right, height: bottom - top }];
   });
 }
 

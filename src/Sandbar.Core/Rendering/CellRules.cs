@@ -109,7 +109,7 @@ internal sealed class CellRules(
         }
     }
 
-    /// <summary>What boxes inside follow with their corners: the radius of this one, less its border and its padding.</summary>
+    /// <summary>What boxes inside follow with their corners: the radius of this one, less its border and its padding. It is said of what is inside, since this one may follow another.</summary>
     private IEnumerable<Declaring> InnerRadii(IReadOnlyList<Cell> wanted)
     {
         if (part.Properties.FirstOrDefault(p => p.CssName == "border-radius" && p.Piece.Length == 0) is not { } radius || !InnerCorners.AreFollowed(reads)) yield break;
@@ -122,7 +122,7 @@ internal sealed class CellRules(
             var css = Effective(radius.Id, cell.Key) is { } outer and not WordValue
                 ? InnerCorners.Css(reads, outer, padding is null ? null : Effective(padding.Id, cell.Key), border is null ? null : Effective(border.Id, cell.Key))
                 : "0px";
-            yield return new(new(cell.Key.State, cell.Key.Widths, "", "", false, Needs.Nothing), part.Properties.Length, new(RadiusValues.InnerToken, css, origin(cell.Text)), cell);
+            yield return new(new(cell.Key.State, cell.Key.Widths, " > *", "", false, Needs.Nothing), part.Properties.Length, new(RadiusValues.InnerToken, css, origin(cell.Text)), cell);
         }
     }
 

@@ -64,9 +64,9 @@ public sealed class BorderKind : NamedKind<Border>
             Words = [new(Border.NoSecond, ""), new(Border.OwnColor, "of its own colour", ""), new(Border.PressedIn, "pressed into the ground", ""), new(Border.Raised, "raised from the ground", "")],
         }, b => b.Second, (b, value) => b with { Second = value }),
         Of(new() { Id = "distance", Name = "Distance", Group = SecondLine, Kind = LengthValues.Lengths, Min = 0, Max = 200 }, b => b.Distance, (b, value) => b with { Distance = value }),
-        Of(new() { Id = "second-width", Name = "Width", Group = SecondLine, Kind = LengthValues.Lengths, Min = 0, Max = 200 }, b => b.SecondWidth, (b, value) => b with { SecondWidth = value }),
-        Of(new() { Id = "second-style", Name = "Style", Group = SecondLine, Kind = new WordValues(), Words = Styles }, b => b.SecondStyle, (b, value) => b with { SecondStyle = value }),
-        Of(new() { Id = "second-color", Name = "Colour", Group = SecondLine, Kind = new ColorValues() }, b => b.SecondColor, (b, value) => b with { SecondColor = value }),
+        Of(new() { Id = "second-width", Name = "Its width", Group = SecondLine, Kind = LengthValues.Lengths, Min = 0, Max = 200 }, b => b.SecondWidth, (b, value) => b with { SecondWidth = value }),
+        Of(new() { Id = "second-style", Name = "Its style", Group = SecondLine, Kind = new WordValues(), Words = Styles }, b => b.SecondStyle, (b, value) => b with { SecondStyle = value }),
+        Of(new() { Id = "second-color", Name = "Its colour", Group = SecondLine, Kind = new ColorValues() }, b => b.SecondColor, (b, value) => b with { SecondColor = value }),
         Of(Percent("strength", "Strength of the tones", SecondLine), b => b.Strength, (b, value) => b with { Strength = value }),
     ];
 

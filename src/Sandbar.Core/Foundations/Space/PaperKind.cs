@@ -50,8 +50,8 @@ public sealed class PaperKind : FixedKind<Paper>
         Of(new() { Id = "shadow", Name = "Shadow", Group = Sheet, Kind = new ShadowValues(), Words = None }, p => p.Shadow, (p, value) => p with { Shadow = value }),
         Of(new() { Id = "margin", Name = "Room above and below", Group = Sheet, Kind = LengthValues.Spaces, Min = 0 }, p => p.Margin, (p, value) => p with { Margin = value }),
         Of(new() { Id = "sidebar", Name = "Sidebar", Group = Column, Kind = new WordValues(), Words = [new("none", ""), new(Paper.Left, ""), new(Paper.Right, "")] }, p => p.Sidebar, (p, value) => p with { Sidebar = value }),
-        Of(new() { Id = "sidebar-width", Name = "Width", Group = Column, Kind = LengthValues.Spaces, Min = 0 }, p => p.SidebarWidth, (p, value) => p with { SidebarWidth = value }),
-        Of(new() { Id = "sidebar-gap", Name = "Gap", Group = Column, Kind = LengthValues.Spaces, Min = 0 }, p => p.SidebarGap, (p, value) => p with { SidebarGap = value }),
+        Of(new() { Id = "sidebar-width", Name = "Sidebar width", Group = Column, Kind = LengthValues.Spaces, Min = 0 }, p => p.SidebarWidth, (p, value) => p with { SidebarWidth = value }),
+        Of(new() { Id = "sidebar-gap", Name = "Sidebar gap", Group = Column, Kind = LengthValues.Spaces, Min = 0 }, p => p.SidebarGap, (p, value) => p with { SidebarGap = value }),
         Of(new() { Id = "folds-below", Name = "Folds under below", Group = Column, Kind = new NumberValues("px"), Min = 300, Max = 2000, IsWhole = true }, p => p.FoldsBelow, (p, value) => p with { FoldsBelow = value }),
     ];
 

@@ -28,9 +28,9 @@ public sealed partial class LineValues(bool sides = false) : ValueKind
 
     public override Value Read(Typed typed)
     {
-        if (Single(typed, typed.Text) is { } single) return single;
-        var pieces = sides ? typed.Text.Split(',', StringSplitOptions.TrimEntries) : [typed.Text];
-        if (pieces.Length is < 2 or > 4) throw Unreadable(typed, typed.Text);
+        var pieces = Pieces.Of(typed.Text);
+        if ((pieces.Count == 1 ? Single(typed, typed.Text) : Named(typed.Site, typed.Text)) is { } single) return single;
+        if (!sides || pieces.Count is < 2 or > 4) throw Unreadable(typed, typed.Text);
         var lines = pieces.Select(piece => Single(typed, piece) ?? (Word(typed.Setting, piece) is { } word ? word : throw Unreadable(typed, piece))).ToList();
         return lines switch
         {

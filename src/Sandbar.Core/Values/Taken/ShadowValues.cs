@@ -16,24 +16,7 @@ public sealed partial class ShadowValues : ValueKind
 
     public override IEnumerable<string> Examples => ["a shadow such as 0 2px 8px text 20%"];
 
-    public override Value Read(Typed typed) => Named(typed.Site, typed.Text) is { } named ? named : new ShadowValue([.. Layers(typed.Text).Select(layer => (Value)Layer(typed, layer))]);
-
-    /// <summary>The layers of a text: commas within brackets divide nothing.</summary>
-    private static IEnumerable<string> Layers(string text)
-    {
-        var (depth, from) = (0, 0);
-        for (var i = 0; i < text.Length; i++)
-        {
-            if (text[i] == '(') depth++;
-            else if (text[i] == ')') depth--;
-            else if (text[i] == ',' && depth == 0)
-            {
-                yield return text[from..i];
-                from = i + 1;
-            }
-        }
-        yield return text[from..];
-    }
+    public override Value Read(Typed typed) => Named(typed.Site, typed.Text) is { } named ? named : new ShadowValue([.. Pieces.Of(typed.Text).Select(layer => (Value)Layer(typed, layer))]);
 
     private static ShadowLayerValue Layer(Typed typed, string text)
     {
