@@ -22,6 +22,7 @@ internal static class CostBench
         (string What, Func<int, Edit> Make)[] edits =
         [
             ("colour", i => Do.Color("beet", $"#{(0x8a2846 + i) & 0xFFFFFF:x6}")),
+            ("space", i => new SetThing("space", "space-4", "size", $"{20 + i % 30}px")),
             ("cell", i => new SetCell("button-filled", "radius", State.Rest, null, null, $"{i % 30}px")),
         ];
         // Everything once before anything is timed: the first runs are those of the compiler.

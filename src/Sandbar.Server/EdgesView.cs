@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Edges;
 using Sandbar.Core.Foundations.Motion;
@@ -44,7 +45,11 @@ public sealed record EasingView(string Id, string Css, IReadOnlyList<double> Poi
 {
     private const int Count = 100;
 
-    public static EasingView Of(Easing easing) => new(easing.Id, EasingKind.Css(easing), [.. Enumerable.Range(0, Count + 1).Select(i => Math.Round(Easings.At(easing, (double)i / Count), 4))]);
+    private static readonly ConditionalWeakTable<Easing, EasingView> Known = [];
+
+    public static EasingView Of(Easing easing) => Known.GetValue(easing, Drawn);
+
+    private static EasingView Drawn(Easing easing) => new(easing.Id, EasingKind.Css(easing), [.. Enumerable.Range(0, Count + 1).Select(i => Math.Round(Easings.At(easing, (double)i / Count), 4))]);
 }
 
 /// <summary>Pages as the stage measured them.</summary>

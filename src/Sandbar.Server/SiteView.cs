@@ -155,7 +155,7 @@ public sealed record LookView(string Id, string Part, string Name, string Select
 /// <param name="Text">The value as typed.</param>
 /// <param name="Note">What it comes to, as a hint.</param>
 /// <param name="Swatch">CSS of the fill it shows in the first scheme; null for what is no fill.</param>
-/// <param name="Sides">What stands at each side or corner, as typed; null where there are none.</param>
+/// <param name="Sides">What stands at each side or corner, as typed; null where they are linked.</param>
 /// <param name="Preset">Name of the thing that a typed value equals; null where it equals none.</param>
 public sealed record CellView(string Property, State State, int? From, int? Below, string Text, string Note, string? Swatch, IReadOnlyList<string>? Sides, string? Preset)
 {
@@ -165,7 +165,7 @@ public sealed record CellView(string Property, State State, int? From, int? Belo
         var meant = value is RestValue rest && look.Cells.TryGetValue(key.Property, out var atRest) ? ValueForms.Moved(atRest, rest.Step) : value;
         return new(
             key.Property, key.State, key.Widths.From, key.Widths.Below, property.Write(site, value), ValueNotes.Of(site, value), Swatches.Of(site, meant),
-            property.Kind.Sides is { } sides ? [.. sides.Select((_, i) => property.WriteSide(site, value, i))] : null,
+            value is SidesValue or CornersValue && property.Kind.Sides is { } sides ? [.. sides.Select((_, i) => property.WriteSide(site, value, i))] : null,
             Presets.Same(site, property, value) is { } same ? Kinds.Of(same).NameOf(site, same) : null);
     }
 }

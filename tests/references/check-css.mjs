@@ -29,7 +29,7 @@ csstree.walk(tree, {
 });
 const resolved = (value) => {
   const next = value.replace(/var\((--[\w-]+)\s*(?:,((?:[^()]|\((?:[^()]|\([^()]*\))*\))*))?\)/g, (whole, name, otherwise) => {
-    if (otherwise?.includes('var(')) return whole;
+    if (otherwise?.includes('var(')) return `var(${name},${resolved(otherwise)})`;
     const said = declared.get(name);
     // What is taken back is as if it had never been said.
     return ` ${said === undefined || said === 'initial' ? (otherwise ?? whole) : said} `;

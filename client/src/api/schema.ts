@@ -1249,6 +1249,7 @@ export interface components {
             width: number;
             /** Format: double */
             height: number;
+            isClosed: boolean;
         };
         MeasuredStage: {
             boxes: components["schemas"]["MeasuredBox"][];

@@ -39,7 +39,7 @@ export function LedgerCell({ look, property, state, widths, isStop, side, called
     <>
       <ValueCell
         name={called ?? `${name}${sideName} in ${STATE_NAMES[state]}`}
-        text={(side === undefined ? cell?.text : cell?.sides?.[side]) ?? null}
+        text={(side === undefined ? cell?.text : (cell?.sides?.[side] ?? cell?.text)) ?? null}
         inherited={inherited(look, property, state, widths)}
         names={[...(state !== 'rest' && findCell(look, id, 'rest', ALL_WIDTHS) ? ['rest'] : []), ...namesIn(names, property.setting)]}
         edit={edit}

@@ -12,12 +12,14 @@ export function borderBoxes(document: Document, page: string, width: number): Me
     const box = element.getBoundingClientRect();
     if (box.width === 0 || box.height === 0) continue;
     elements++;
-    if (bordered.length >= MOST || !wearsBorder(element, view as Window)) continue;
+    const lines = bordered.length < MOST ? linesOf(element, view as Window) : 0;
+    if (lines === 0) continue;
     bordered.push({
       left: round(box.left + (view?.scrollX ?? 0)),
       top: round(box.top + (view?.scrollY ?? 0)),
       width: round(box.width),
       height: round(box.height),
+      isClosed: lines === SIDES.length,
     });
   }
   return { page, width, height: document.documentElement.scrollHeight, elements, bordered };
@@ -25,15 +27,15 @@ export function borderBoxes(document: Document, page: string, width: number): Me
 
 const SIDES = ['top', 'right', 'bottom', 'left'];
 
-/** Whether a line can be seen on any side. */
-function wearsBorder(element: Element, view: Window): boolean {
+/** On how many sides a line can be seen. */
+function linesOf(element: Element, view: Window): number {
   const style = view.getComputedStyle(element);
-  return SIDES.some(
+  return SIDES.filter(
     (side) =>
       parseFloat(style.getPropertyValue(`border-${side}-width`)) > 0 &&
       !/^(none|hidden)$/.test(style.getPropertyValue(`border-${side}-style`)) &&
       !/(transparent|[,/]\s*0\))$/.test(style.getPropertyValue(`border-${side}-color`)),
-  );
+  ).length;
 }
 
 const round = (px: number) => Math.round(px * 10) / 10;

@@ -27,6 +27,14 @@ interface Props {
   children?: ReactNode;
 }
 
+/** How the note of a setting begins that cannot show just now. */
+const IDLE = 'shows once';
+
+const noteOf = (thing: ThingView, field: string): string => {
+  const note = thing.fields.find((f) => f.id === field)?.note ?? '';
+  return note.startsWith(IDLE) ? note : '';
+};
+
 /** What a thing is made of, its name, and its end. */
 export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children }: Props) {
   const { make } = useActions();
@@ -50,23 +58,28 @@ export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children
     if (wrong === null) onRemoved(by);
   };
   const groups = [...groupBy(kind.fields, (f) => f.group)];
+  // What cannot show at all just now is a line with the reason.
+  const reason = (fields: readonly SettingView[]) => {
+    const notes = new Set(fields.map((f) => noteOf(thing, f.id)));
+    return notes.size === 1 ? ([...notes][0] ?? '') : '';
+  };
   const settings = (fields: readonly SettingView[], label: string, heading?: string) => (
     <table key={label} className="values settings" aria-label={label}>
       {heading && (
         <thead>
           <tr>
             <th scope="colgroup" colSpan={2}>
-              {heading}
+              {heading} {heading && reason(fields) && <span className="quiet idle-note">{reason(fields)}</span>}
             </th>
           </tr>
         </thead>
       )}
       <tbody>
-        {fields.map((setting) => {
+        {(heading && reason(fields) ? [] : fields).map((setting) => {
           const value = thing.fields.find((f) => f.id === setting.id);
           return (
             value && (
-              <tr key={setting.id}>
+              <tr key={setting.id} className={value.note.startsWith(IDLE) ? 'idle' : ''} title={value.note || undefined}>
                 <th scope="row">{setting.name}</th>
                 <td>
                   <ThingField kind={kind.code} thing={thing} setting={setting} value={value} />

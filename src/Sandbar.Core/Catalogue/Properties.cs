@@ -179,7 +179,7 @@ public static class Properties
 
     public static readonly PartProperty Stagger = new()
     {
-        Id = "stagger", Name = "One after another", Group = Motion, Kind = new NumberValues("ms"), CssName = "--stagger", SameInAllStates = true, Needs = Needs.Motion, Min = 0, Max = 2000,
+        Id = "stagger", Name = "Stagger", Group = Motion, Kind = new NumberValues("ms"), CssName = "--stagger", SameInAllStates = true, Needs = Needs.Motion, Min = 0, Max = 2000,
     };
 
     /// <summary>What the change of another property takes where states differ in it.</summary>

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Runtime.CompilerServices;
 using Sandbar.Core.Design;
 using Sandbar.Core.Values;
@@ -7,10 +8,13 @@ namespace Sandbar.Core.Rendering;
 /// <summary>Corners of boxes inside others, so that the two curves have one centre: inner = outer − border − padding, never below 0.</summary>
 internal static class InnerCorners
 {
-    private static readonly ConditionalWeakTable<Site, string> Known = [];
+    // Of cells that do not change it is found out once.
+    private static readonly ConditionalWeakTable<object, string> OfCells = [];
+
+    private static readonly ConditionalWeakTable<Site, string> OfSites = [];
 
     // One delegate: what was read is compared by it.
-    private static readonly Func<Site, string> Fact = site => Known.GetValue(site, s => IsFollowing(s.Looks.Select(l => l.Cells)) || IsFollowing(Blocks.WithOwnValues(s).Select(b => b.Own)) ? "yes" : "");
+    private static readonly Func<Site, string> Fact = site => OfSites.GetValue(site, s => s.Looks.Any(l => IsFollowing(l.Cells)) || Blocks.WithOwnValues(s).Any(b => IsFollowing(b.Own)) ? "yes" : "");
 
     /// <summary>Whether anything on the site follows the corners of the box around it: else nothing is said of them.</summary>
     public static bool AreFollowed(SiteReads reads) => reads.Fact(Fact).Length > 0;
@@ -25,8 +29,8 @@ internal static class InnerCorners
         return RadiusValues.Within(reads, outer, rest: null, [.. paddings.Zip(lines).Select(p => $"{Length(reads, p.First)} - {Width(reads, p.Second)}")]);
     }
 
-    private static bool IsFollowing(IEnumerable<IReadOnlyDictionary<string, Value>> cells) =>
-        cells.Any(all => all.Any(c => c.Value is WordValue { Word: RadiusValues.Inner }));
+    private static bool IsFollowing(ImmutableSortedDictionary<string, Value> cells) =>
+        OfCells.GetValue(cells, _ => cells.Values.Any(value => value is WordValue { Word: RadiusValues.Inner }) ? "yes" : "").Length > 0;
 
     private static string Length(SiteReads reads, Value? value) => value is null or WordValue ? "0px" : ValueForms.Css(reads, value) is var css && css == "0" ? "0px" : css;
 

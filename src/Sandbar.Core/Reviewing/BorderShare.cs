@@ -11,11 +11,12 @@ namespace Sandbar.Core.Reviewing;
 public sealed record MeasuredPage(string Page, int Width, double Height, int Elements, ImmutableArray<MeasuredRectangle> Bordered);
 
 /// <summary>A box, px from the page's top left.</summary>
-public sealed record MeasuredRectangle(double Left, double Top, double Width, double Height);
+/// <param name="IsClosed">Whether it has a line on every side.</param>
+public sealed record MeasuredRectangle(double Left, double Top, double Width, double Height, bool IsClosed);
 
 /// <summary>How much of a page wears a border.</summary>
 /// <param name="Elements">Of all elements, 0 to 1.</param>
-/// <param name="Area">Of the page, 0 to 1: boxes that lie over each other count once.</param>
+/// <param name="Area">Of the page, what lines enclose on every side, 0 to 1: boxes that lie over each other count once.</param>
 public sealed record BorderShare(string Page, int Width, int Count, double Elements, double Area)
 {
     /// <summary>What it is held against.</summary>
@@ -31,7 +32,7 @@ public sealed record BorderShare(string Page, int Width, int Count, double Eleme
     /// <summary>The area under at least one of the boxes, px²: strip by strip between their tops and bottoms.</summary>
     private static double Covered(MeasuredPage page)
     {
-        var boxes = page.Bordered.Select(b => (
+        var boxes = page.Bordered.Where(b => b.IsClosed).Select(b => (
             Left: Math.Clamp(b.Left, 0, page.Width), Right: Math.Clamp(b.Left + b.Width, 0, page.Width), Top: Math.Clamp(b.Top, 0, page.Height), Bottom: Math.Clamp(b.Top + b.Height, 0, page.Height)))
             .Where(b => b.Right > b.Left && b.Bottom > b.Top).OrderBy(b => b.Left).ToList();
         var edges = boxes.SelectMany(b => new[] { b.Top, b.Bottom }).Distinct().Order().ToList();

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Globalization;
+using System.Runtime.CompilerServices;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Space;
@@ -26,8 +27,19 @@ public static class RoomInBoxes
     /// <summary>Of the windows that are looked at, px: a common phone, tablet and laptop.</summary>
     private static readonly ImmutableArray<int> Widths = [390, 820, 1280];
 
+    // Kept for as long as the look and all that lengths are made of stay the same.
+    private static readonly ConditionalWeakTable<Look, Kept> Known = [];
+
     /// <summary>What is wrong in a look, once for each cell.</summary>
-    public static IEnumerable<Squashed> Of(Site site, Look look)
+    public static ImmutableArray<Squashed> Of(Site site, Look look)
+    {
+        if (Known.TryGetValue(look, out var kept) && ReferenceEquals(kept.Space, site.Space) && ReferenceEquals(kept.Type, site.Type) && ReferenceEquals(kept.Edges, site.Edges)) return kept.Found;
+        ImmutableArray<Squashed> found = [.. Found(site, look)];
+        Known.AddOrUpdate(look, new(site.Space, site.Type, site.Edges, found));
+        return found;
+    }
+
+    private static IEnumerable<Squashed> Found(Site site, Look look)
     {
         if (PartCatalogue.Find(look.Part) is not { } part) return [];
         var found = from property in part.Properties
@@ -87,6 +99,8 @@ public static class RoomInBoxes
         var enough = site.Space.Steps.Where(s => Widths.Add(width).All(w => SpaceScales.At(site, s, w) >= wanted)).MinBy(s => SpaceScales.At(site, s, width));
         return enough is null ? Px(wanted).Replace(" ", "", StringComparison.Ordinal) : spaces.NameOf(site, (IListed)enough);
     }
+
+    private sealed record Kept(SpaceFoundation Space, TypeFoundation Type, EdgeFoundation Edges, ImmutableArray<Squashed> Found);
 
     private static string Px(double px) => string.Create(CultureInfo.InvariantCulture, $"{Math.Round(px, 1):0.#} px");
 }

@@ -48,7 +48,7 @@ internal sealed partial class ValueReader(Typed typed)
     [GeneratedRegex(@"\G\s+by\s+", RegexOptions.IgnoreCase)]
     private static partial Regex By();
 
-    [GeneratedRegex(@"\G\s*(?:(?<number>[-−+]?(?:\d+\.?\d*|\.\d+))(?<unit>%|[a-z]+)?|(?<word>[\p{L}_][\p{L}\p{Nd}_'’\-]*)|(?<mark>[-−+*×/()·,]))", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\G\s*(?:(?<number>[-−+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?)(?<unit>%|[a-z]+)?|(?<word>[\p{L}_][\p{L}\p{Nd}_'’\-]*)|(?<mark>[-−+*×/()·,]))", RegexOptions.IgnoreCase)]
     private static partial Regex Piece();
 
     [GeneratedRegex(@"\G\s*(?<position>[-−+]?\d+)(?![\p{L}%.\d])")]

@@ -33,9 +33,11 @@ export function WornPanel() {
           <tr>
             <th scope="col">Page</th>
             <th scope="col">at</th>
-            <th scope="col">Boxes</th>
-            <th scope="col">Of its elements</th>
-            <th scope="col">Of its area</th>
+            <th scope="col">Elements</th>
+            <th scope="col">Of all elements</th>
+            <th scope="col" title="What lines enclose on every side">
+              Of the area
+            </th>
           </tr>
         </thead>
         <tbody>

@@ -67,7 +67,7 @@ public sealed class BorderKind : NamedKind<Border>
         Of(new() { Id = "second-width", Name = "Its width", Group = SecondLine, Kind = LengthValues.Lengths, Min = 0, Max = 200 }, b => b.SecondWidth, (b, value) => b with { SecondWidth = value }),
         Of(new() { Id = "second-style", Name = "Its style", Group = SecondLine, Kind = new WordValues(), Words = Styles }, b => b.SecondStyle, (b, value) => b with { SecondStyle = value }),
         Of(new() { Id = "second-color", Name = "Its colour", Group = SecondLine, Kind = new ColorValues() }, b => b.SecondColor, (b, value) => b with { SecondColor = value }),
-        Of(Percent("strength", "Strength of the tones", SecondLine), b => b.Strength, (b, value) => b with { Strength = value }),
+        Of(Percent("strength", "Tone strength", SecondLine), b => b.Strength, (b, value) => b with { Strength = value }),
     ];
 
     protected override Border Create(Site site, string id) => new(id, "", "", new NumberValue(1, "px"), new WordValue("solid"), new ReferenceValue(Palette.RoleKind.Kind, Palette.RoleKind.Text));

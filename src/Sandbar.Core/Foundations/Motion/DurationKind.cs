@@ -28,7 +28,7 @@ public sealed class DurationKind : NamedKind<Duration>
     protected override ImmutableArray<Field> Described() =>
     [
         Of(Time("time", "Time"), d => d.Time, (d, value) => d with { Time = value }),
-        Of(Time("reduced", "For less motion"), d => d.Reduced, (d, value) => d with { Reduced = value }),
+        Of(Time("reduced", "Less motion"), d => d.Reduced, (d, value) => d with { Reduced = value }),
     ];
 
     protected override Duration Create(Site site, string id) => new(id, "", "", new NumberValue(200, "ms"), new NumberValue(0, "ms"));

@@ -56,11 +56,11 @@ public sealed class EasingKind : NamedKind<Easing>
     protected override ImmutableArray<Field> Described() =>
     [
         Of(new() { Id = "shape", Name = "Shape", Kind = new WordValues(), Words = [new(Easing.Curve, ""), new(Easing.InSteps, ""), new(Easing.Spring, "")] }, e => e.Shape, (e, value) => e with { Shape = value }),
-        Of(new() { Id = "reduced", Name = "For less motion", Kind = new WordValues(), Words = [new(Easing.Even, ""), new(Easing.Same, "the same", "")] }, e => e.Reduced, (e, value) => e with { Reduced = value }),
-        Of(Time("x1", "First point, time"), e => e.X1, (e, value) => e with { X1 = value }),
-        Of(Progress("y1", "First point, progress"), e => e.Y1, (e, value) => e with { Y1 = value }),
-        Of(Time("x2", "Second point, time"), e => e.X2, (e, value) => e with { X2 = value }),
-        Of(Progress("y2", "Second point, progress"), e => e.Y2, (e, value) => e with { Y2 = value }),
+        Of(new() { Id = "reduced", Name = "Less motion", Kind = new WordValues(), Words = [new(Easing.Even, ""), new(Easing.Same, "the same", "")] }, e => e.Reduced, (e, value) => e with { Reduced = value }),
+        Of(Time("x1", "First time"), e => e.X1, (e, value) => e with { X1 = value }),
+        Of(Progress("y1", "First progress"), e => e.Y1, (e, value) => e with { Y1 = value }),
+        Of(Time("x2", "Second time"), e => e.X2, (e, value) => e with { X2 = value }),
+        Of(Progress("y2", "Second progress"), e => e.Y2, (e, value) => e with { Y2 = value }),
         Of(new() { Id = "steps", Name = "Steps", Group = OfSteps, Kind = new NumberValues(), Min = 1, Max = 100, IsWhole = true }, e => e.Steps, (e, value) => e with { Steps = value }),
         Of(new() { Id = "jump", Name = "Jumps at", Group = OfSteps, Kind = new WordValues(), Words = [new("end", ""), new("start", ""), new("both", ""), new("none", "neither", "")] }, e => e.Jump, (e, value) => e with { Jump = value }),
         Of(new() { Id = "bounce", Name = "Bounce", Group = OfSpring, Kind = new NumberValues("%"), Min = 0, Max = 90 }, e => e.Bounce, (e, value) => e with { Bounce = value }),

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Sandbar.Core.Design;
 
 namespace Sandbar.Core.Foundations.Motion;
@@ -10,7 +11,7 @@ public static class Easings
     public static double At(Easing easing, double time) => easing.Shape.Code() switch
     {
         Easing.InSteps => Steps((int)easing.Steps.Amount(), easing.Jump.Code(), time),
-        Easing.Spring => Between([.. Springs.Stops((double)easing.Bounce.Amount() / 100)], time),
+        Easing.Spring => Between(Springs.Stops((double)easing.Bounce.Amount() / 100), Math.Clamp(time, 0, 1)),
         _ => Bezier((double)easing.X1.Amount(), (double)easing.Y1.Amount(), (double)easing.X2.Amount(), (double)easing.Y2.Amount(), time),
     };
 
@@ -39,10 +40,12 @@ public static class Easings
         return Math.Clamp(step, 0, jumps) / jumps;
     }
 
-    private static double Between(double[] stops, double time)
+    /// <summary>On the straight lines between points (§2.1).</summary>
+    public static double Between(ImmutableArray<(double Time, double Progress)> stops, double time)
     {
-        var at = Math.Clamp(time, 0, 1) * (stops.Length - 1);
-        var i = Math.Min((int)at, stops.Length - 2);
-        return stops[i] + (stops[i + 1] - stops[i]) * (at - i);
+        var next = 1;
+        while (stops[next].Time < time) next++;
+        var (before, after) = (stops[next - 1], stops[next]);
+        return before.Progress + (after.Progress - before.Progress) * (time - before.Time) / (after.Time - before.Time);
     }
 }

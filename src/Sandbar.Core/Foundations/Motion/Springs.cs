@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Globalization;
 
 namespace Sandbar.Core.Foundations.Motion;
@@ -10,7 +11,10 @@ public static class Springs
 {
     private const double AtRest = 0.001;
 
-    private const int Points = 40;
+    /// <summary>How finely it is looked at, and how far the lines between its points may be from it.</summary>
+    private const int Samples = 500;
+
+    private const double Tolerance = 0.004;
 
     /// <summary>How far along a change is.</summary>
     /// <param name="bounce">How far it swings beyond its end at first, 0 to 0.9.</param>
@@ -32,12 +36,37 @@ public static class Springs
     }
 
     /// <summary>The pace as points that straight lines run between, never further from it than a hundredth.</summary>
-    public static string Css(double bounce) => $"linear({string.Join(", ", Stops(bounce).Select(s => Math.Round(s, 4).ToString("0.####", CultureInfo.InvariantCulture)))})";
+    public static string Css(double bounce) => $"linear({string.Join(", ", Stops(bounce).Select(Text))})";
 
-    /// <summary>Progress at even steps of time, from 0 to 1. The more it swings, the more there are.</summary>
-    public static IEnumerable<double> Stops(double bounce)
+    /// <summary>When and how far, from 0, 0 to 1, 1: as few points as will do.</summary>
+    public static ImmutableArray<(double Time, double Progress)> Stops(double bounce)
     {
-        var count = (int)(Points * (1 + 4 * bounce));
-        for (var i = 0; i <= count; i++) yield return i == count ? 1 : At(bounce, (double)i / count);
+        var samples = Enumerable.Range(0, Samples + 1).Select(i => i == Samples ? 1 : At(bounce, (double)i / Samples)).ToArray();
+        var stops = ImmutableArray.CreateBuilder<(double, double)>();
+        var from = 0;
+        stops.Add((0, 0));
+        while (from < Samples)
+        {
+            var to = from + 1;
+            while (to < Samples && IsNear(samples, from, to + 1)) to++;
+            stops.Add(((double)to / Samples, Math.Round(samples[to], 4)));
+            from = to;
+        }
+        return stops.ToImmutable();
     }
+
+    /// <summary>Whether a straight line from one sample to another stays near all between.</summary>
+    private static bool IsNear(double[] samples, int from, int to)
+    {
+        for (var i = from + 1; i < to; i++)
+        {
+            var line = samples[from] + (samples[to] - samples[from]) * (i - from) / (to - from);
+            if (Math.Abs(line - samples[i]) > Tolerance) return false;
+        }
+        return true;
+    }
+
+    private static string Text((double Time, double Progress) stop) => stop.Time is 0 or 1
+        ? stop.Progress.ToString("0.####", CultureInfo.InvariantCulture)
+        : string.Create(CultureInfo.InvariantCulture, $"{stop.Progress:0.####} {stop.Time * 100:0.##}%");
 }

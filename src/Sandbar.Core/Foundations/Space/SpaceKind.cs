@@ -50,7 +50,7 @@ public sealed class SpaceKind : ListedKind<SpaceStep>
         return List(reads.Site).Select(s => new Token(Token(reads.Site, s), SpaceScales.Css(reads, s), s.Id));
     }
 
-    public override Site Settled(Site site) => SpaceScales.Settled(site);
+    public override Site Settled(Site site) => SpaceScales.WithBase(site);
 
     public override string? Refuses(Site site, IListed thing, Field field) => SpaceScales.IsByRatio(site) ? "The scale gives the sizes, by base and ratio. Give them one by one to change them here." : null;
 

@@ -13,9 +13,6 @@ public static class SpaceScales
     /// <summary>The site with every space as base and ratio make it; the same where they are given one by one. What they come to is stored, so that a list can go on from it.</summary>
     public static Site Settled(Site site)
     {
-        // The base stays one of the spaces when the last ones go.
-        if (site.Space.Scale[0].Place.Amount() > site.Space.Steps.Length)
-            site = site with { Space = site.Space with { Scale = [site.Space.Scale[0] with { Place = new NumberValue(site.Space.Steps.Length, "") }] } };
         if (!IsByRatio(site)) return site;
         var (space, place) = (site.Space, (int)site.Space.Scale[0].Place.Amount());
         var steps = space.Steps.Select((step, i) =>
@@ -26,6 +23,11 @@ public static class SpaceScales
         });
         return site with { Space = space with { Steps = [.. steps] } };
     }
+
+    /// <summary>The same after spaces came or went: the base stays one of them.</summary>
+    public static Site WithBase(Site site) => Settled(site.Space.Scale[0].Place.Amount() <= site.Space.Steps.Length
+        ? site
+        : site with { Space = site.Space with { Scale = [site.Space.Scale[0] with { Place = new NumberValue(site.Space.Steps.Length, "") }] } });
 
     /// <summary>A space in px at a width of the window; null where that depends on where it is used.</summary>
     public static double? At(Site site, SpaceStep step, double width) => step.Size switch

@@ -1,0 +1,156 @@
+using System.Globalization;
+using OpenQA.Selenium;
+
+namespace Sandbar.Browser.Tests;
+
+/// <summary>The rhythm, the edges and the motion of the demo site set once, through the windows: the stage follows, and the release says the same.</summary>
+public sealed class SpaceCourseTests : IAsyncLifetime
+{
+    private readonly Workplace workplace = new();
+    private int version;
+
+    private Sandbar.Tests.Browser Browser => workplace.Browser;
+
+    public ValueTask InitializeAsync() => workplace.InitializeAsync();
+
+    public ValueTask DisposeAsync() => workplace.DisposeAsync();
+
+    [Fact]
+    public async Task The_rhythm_of_a_site_is_set_once()
+    {
+        Open("space");
+        Type("Sizes of Spacing scale", "by base and ratio");
+        Type("Base of Narrow end", "16");
+        Type("Base of Wide end", "16");
+        Type("Ratio of Narrow end", "perfect fifth");
+        Type("Ratio of Wide end", "1.75");
+        Assert.Contains("--space-4: clamp(1.5rem, ", await StyleSheetAsync(), StringComparison.Ordinal);
+        Assert.Equal("28px", Browser.StageStyle(".site-header", "padding-left"));
+        Type("Sizes of Spacing scale", "one by one");
+        Type("Size of space 1", "5px");
+        Assert.Contains("--space-1: ", await StyleSheetAsync(), StringComparison.Ordinal);
+
+        Open("space?view=text&page=guide");
+        Type("Space before Heading 2 · Standard", "60px");
+        Type("Space after Heading 2 · Standard", "3px");
+        Type("Space before Paragraph · Standard", "7px");
+        const string between = "(() => { const h = stage.querySelector('.group > .heading-2 + .paragraph'); return Math.round(h.getBoundingClientRect().top - h.previousElementSibling.getBoundingClientRect().bottom) })()";
+        Browser.Until(() => Browser.OnStage(between) == "7", "the larger of the two");
+        Type("Where two meet of Rules of spaces", "the one above counts");
+        Browser.Until(() => Browser.OnStage(between) == "3", "the one above");
+
+        Open("space?view=page");
+        Type("Section rhythm of From 820", "120px");
+        Browser.Until(() => Browser.StageStyle(".section-raised", "padding-top") == "120px", "the rhythm on the stage");
+        Type("Content width of Below 600", "900px");
+        Assert.Contains("--page-content-width: 900px;", await StyleSheetAsync(), StringComparison.Ordinal);
+
+        Open("space?view=paper");
+        Type("Width of Paper", "1000px");
+        Type("Ground around it of Paper", "ground shade 2");
+        Type("Border of Paper", "2px solid line");
+        Type("Radius of Paper", "round round 0 0");
+        Type("Sidebar of Paper", "right");
+        Browser.Until(() => Browser.OnStage("stage.querySelector('.sidebar')?.getBoundingClientRect().width ?? 0") == "280", "room for the sidebar");
+        Assert.Equal("1000", Browser.OnStage("stage.querySelector('.paper').getBoundingClientRect().width"));
+        Assert.Equal("0px", Browser.StageStyle(".paper", "border-bottom-left-radius"));
+        Assert.Empty(Styles.Violations(Browser));
+        Browser.PressWithControl("z");
+        Settled(++version);
+        Browser.Until(() => Browser.OnStage("stage.querySelector('.sidebar') === null") == "true", "the sidebar to go with undo");
+        Assert.Empty(Browser.Errors());
+    }
+
+    [Fact]
+    public async Task Boxes_get_their_edges_from_presets_side_by_side_and_by_hand()
+    {
+        Open("parts?part=card");
+        Browser.Named("button", "Border: each side").Click();
+        Type("Border left in Rest", "2px dashed action");
+        Browser.Until(() => Browser.StageStyle(".card-standard", "border-left-style") == "dashed" && Browser.StageStyle(".card-standard", "border-right-style") == "solid", "one side alone");
+        Type("Radius in Rest", "14px");
+        // What equals a preset says so, and becomes it.
+        Browser.Named("button", "Radius in Rest: use it").Click();
+        Settled(++version);
+        Assert.Contains("border-radius: var(--radius-round);", await StyleSheetAsync(), StringComparison.Ordinal);
+        // What is squashed says so in its cell, with its mend.
+        Type("Padding in Rest", "3px");
+        Browser.Named("button", "Padding in Rest: make it space 2 space 3").Click();
+        Settled(++version);
+        Assert.Equal("8px 16px", Browser.StageStyle(".card-standard .card-body", "padding"));
+        Type("Shadow takes in Rest", "calm, ease-out");
+        Assert.Contains("transition: box-shadow var(--duration-calm) ease-out;", await StyleSheetAsync(), StringComparison.Ordinal);
+        Assert.Empty(Styles.Violations(Browser));
+
+        // A band of padding on the stage is dragged to a space of the scale.
+        Browser.OnStage("stage.querySelector('.card-standard').click() ?? ''");
+        var band = Browser.Element(".band.padding.draggable.across");
+        Browser.Mouse("mousePressed", band, 0, 0);
+        foreach (var step in new[] { 2, 4, 5 }) Browser.Mouse("mouseMoved", band, step, 0);
+        Browser.Until(() => Browser.StageStyle(".card-standard .card-body", "padding-left") is "24px" or "16px", "the stage to follow the hand");
+        Browser.Mouse("mouseReleased", band, 5, 0);
+        Settled(++version);
+        Browser.Until(() => Browser.StageStyle(".card-standard .card-body", "padding") == "8px 16px 8px 24px" || Browser.StageStyle(".card-standard .card-body", "padding") == "8px 24px 8px 16px", "one side of the padding");
+
+        // A corner and a shadow are drawn large and dragged.
+        Open("edges?view=radii&radius=round");
+        Drag(".radius-box .drawn-handle", 18, 18);
+        Browser.Until(() => Browser.StageStyle(".card-standard", "border-top-left-radius") == "20px", "the corner on the stage");
+        Open("edges?view=shadows");
+        Drag(".shadow-box .drawn-handle", 10, 4);
+        Assert.Contains("--shadow-lift: 10px 10px 18px -4px ", await StyleSheetAsync(), StringComparison.Ordinal);
+        Browser.Element("input[aria-label='Height of lift']").SendKeys(Keys.ArrowRight);
+        Settled(++version);
+        Assert.Contains("--shadow-lift: 0 1px 2px 0 ", await StyleSheetAsync(), StringComparison.Ordinal);
+
+        Open("edges?view=easings");
+        Drag(".easing-square .drawn-handle", 30, -30);
+        Assert.Contains("--easing-gentle: cubic-bezier(0.45, 0.25, 0, 1);", await StyleSheetAsync(), StringComparison.Ordinal);
+        Open("edges?view=worn");
+        Browser.Until(() => Browser.Run<string>("return document.querySelector('table.worn tbody tr')?.textContent ?? ''").StartsWith("Home1280", StringComparison.Ordinal), "how much wears a border");
+        Assert.Empty(Styles.Violations(Browser));
+        Assert.Empty(Browser.Errors());
+    }
+
+    [Fact]
+    public void Motion_is_played_on_request_and_stops_for_the_hand()
+    {
+        Open("parts?part=card-row");
+        Type("Entrance in Rest", "rise");
+        Type("Stagger in Rest", "90ms");
+        Assert.Equal("0", Browser.OnStage("stage.getAnimations().length"));
+        Browser.Named("button", "Play motion").Click();
+        Browser.Until(() => int.Parse(Browser.OnStage("stage.getAnimations().length"), CultureInfo.InvariantCulture) >= 2, "the cards to come in");
+        Browser.Starting("button", "Gap in Rest").Click();
+        Browser.Press("40px");
+        Browser.Until(() => Browser.OnStage("stage.documentElement.hasAttribute('data-play')") == "false", "it to stop while something is tried");
+        Browser.Press(Keys.Escape);
+        Assert.Empty(Browser.Errors());
+    }
+
+    private void Open(string step) => Browser.Open(workplace.At($"/sites/pellwyn/{step}"));
+
+    private void Type(string cell, string text)
+    {
+        Browser.Starting("button", $"{cell}:").Click();
+        Browser.Press(text + Keys.Enter);
+        Settled(++version);
+    }
+
+    private void Drag(string handle, int right, int down)
+    {
+        var element = Browser.Element(handle);
+        Browser.Mouse("mousePressed", element, 0, 0);
+        foreach (var part in new[] { 2, 1 }) Browser.Mouse("mouseMoved", element, right / part, down / part);
+        Browser.Mouse("mouseReleased", element, right, down);
+        Settled(++version);
+    }
+
+    private void Settled(int at)
+    {
+        Browser.Until(() => Browser.Run<string>("return document.documentElement.dataset.version ?? ''") == at.ToString(CultureInfo.InvariantCulture), $"version {at}");
+        Browser.Settle();
+    }
+
+    private Task<string> StyleSheetAsync() => workplace.Server.Client.GetStringAsync("/api/sites/pellwyn/release/site.css", TestContext.Current.CancellationToken);
+}
