@@ -1,6 +1,7 @@
 using System.CommandLine;
 using System.Security.Cryptography;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Interchange;
 using Sandbar.Css;
 using Sandbar.Server;
@@ -45,7 +46,17 @@ internal static class BuildVerb
             if (!File.Exists(name)) throw new FormatException($"There is no file {name}.");
             var site = SiteFile.Read(await File.ReadAllTextAsync(name, cancel));
             var beside = name[..^SiteFile.Extension.Length];
-            return (site, async item => File.Exists(SiteFile.AssetPath(beside, item)) ? await File.ReadAllBytesAsync(SiteFile.AssetPath(beside, item), cancel) : null);
+            // What a file says of its own fonts is not trusted: they are measured anew, as when it is opened.
+            var fonts = new List<Asset>();
+            foreach (var item in site.Shelf.Where(i => i.MediaType == FamilyKind.FontType))
+            {
+                if (await BesideAsync(item) is { } bytes && Asset.Of(item.MediaType, bytes) is var font && font.Hash == item.Hash) fonts.Add(font);
+            }
+            var (measured, kept) = OwnFont.Checked(site, fonts);
+            var byHash = kept.ToDictionary(a => a.Hash, a => a.Bytes, StringComparer.Ordinal);
+            return (measured, async item => byHash.GetValueOrDefault(item.Hash) ?? await BesideAsync(item));
+
+            async Task<byte[]?> BesideAsync(ShelfItem item) => File.Exists(SiteFile.AssetPath(beside, item)) ? await File.ReadAllBytesAsync(SiteFile.AssetPath(beside, item), cancel) : null;
         }
         if (!Directory.Exists(folder)) throw new FormatException($"There is no store at {folder}.");
         var store = new SiteStore(folder);

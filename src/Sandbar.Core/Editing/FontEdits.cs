@@ -52,7 +52,7 @@ public sealed record AddFontFile(
     {
         var said = new string([.. font.Measures.Name.Where(c => !char.IsControl(c))]).Trim();
         if (said.Length == 0) said = "Own font";
-        if (said.Length > LongestName) said = said[..LongestName].Trim();
+        if (said.Length > LongestName) said = said[..(char.IsHighSurrogate(said[LongestName - 1]) ? LongestName - 1 : LongestName)].Trim();
         for (var n = 1; ; n++)
         {
             var name = n == 1 ? said : $"{said} {n}";

@@ -27,7 +27,7 @@ public class TypeEditTests
     [Theory]
     [InlineData("narrow", "base", "-4", "at least 8px")]
     [InlineData("narrow", "base", "NaN", "cannot be read")]
-    [InlineData("narrow", "base", "1e999", "not a unit")]
+    [InlineData("narrow", "base", "1e999", "too large")]
     [InlineData("wide", "ratio", "1,25", "was not expected")]
     [InlineData("wide", "ratio", "9", "at most 2.")]
     [InlineData("narrow", "width", "1280", "below the wide one, 1280px")]

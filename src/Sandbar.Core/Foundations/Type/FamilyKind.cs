@@ -74,6 +74,11 @@ public sealed class FamilyKind : NamedKind<Family>
 
     protected override IEnumerable<Token> Tokens(SiteReads reads, Family thing) => [new(Token(thing), FallbackFace.Stack(thing), thing.Id)];
 
-    private static Family Lettered(Family family, string name) =>
-        BundledFamilies.ByName(name) is { } bundled ? bundled.AsFamily(family.Id, family.CssName) : family;
+    /// <summary>A family with the letters of one from the shelf; where it has them already, files of one's own stay beside them.</summary>
+    private static Family Lettered(Family family, string name)
+    {
+        if (BundledFamilies.ByName(name) is not { } bundled) return family;
+        var lettered = bundled.AsFamily(family.Id, family.CssName);
+        return FamilyList.First(family.Stack) == FamilyList.First(lettered.Stack) ? lettered with { Files = [.. lettered.Files, .. family.Files.Where(f => f.Measures is not null)] } : lettered;
+    }
 }
