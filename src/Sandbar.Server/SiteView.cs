@@ -139,8 +139,9 @@ public sealed record PairView(string On, double Ratio, double Target, bool Passe
 public sealed record PartUseView(string Id, int Blocks, int Pages);
 
 /// <param name="Part">Id of the part.</param>
+/// <param name="Idle">Settings that cannot show.</param>
 /// <param name="Squashed">Settings that leave too little room between text and the edge of its box.</param>
-public sealed record LookView(string Id, string Part, string Name, string Selector, IReadOnlyList<CellView> Cells, IReadOnlyList<SquashedView> Squashed)
+public sealed record LookView(string Id, string Part, string Name, string Selector, IReadOnlyList<CellView> Cells, IReadOnlyList<SquashedView> Squashed, IReadOnlyList<IdleSetting> Idle)
 {
     public static LookView Of(Site site, Look look)
     {
@@ -148,7 +149,8 @@ public sealed record LookView(string Id, string Part, string Name, string Select
         return new(
             look.Id, look.Part, look.Name, part is null ? "" : LookSelectors.Of(site, part, look),
             part is null ? [] : [.. look.Cells.Select(c => CellView.Of(site, part, look, CellKey.Parse(c.Key), c.Value)).OfType<CellView>()],
-            [.. RoomInBoxes.Of(site, look).Select(s => new SquashedView(s.Cell.Property, s.Cell.State, s.Cell.Widths.From, s.Cell.Widths.Below, s.Says, s.Source, s.Mend))]);
+            [.. RoomInBoxes.Of(site, look).Select(s => new SquashedView(s.Cell.Property, s.Cell.State, s.Cell.Widths.From, s.Cell.Widths.Below, s.Says, s.Source, s.Mend))],
+            [.. IdleSettings.Of(site, look)]);
     }
 }
 

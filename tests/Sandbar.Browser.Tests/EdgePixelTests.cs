@@ -7,12 +7,8 @@ using SkiaSharp;
 namespace Sandbar.Browser.Tests;
 
 /// <summary>Edges as Chromium paints them, pixel by pixel.</summary>
-public sealed class EdgePixelTests : IDisposable
+public sealed class EdgePixelTests(Sandbar.Tests.Browser browser) : IClassFixture<Sandbar.Tests.Browser>
 {
-    private readonly Sandbar.Tests.Browser browser = new();
-
-    public void Dispose() => browser.Dispose();
-
     /// <summary>Radii that overlap are painted as those they are fitted to (CSS Backgrounds and Borders 3, §4.5); and others are not painted so.</summary>
     [Fact]
     public void Corners_that_overlap_are_painted_as_they_are_fitted()

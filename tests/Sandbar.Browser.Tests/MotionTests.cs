@@ -8,13 +8,9 @@ using Sandbar.Tests;
 namespace Sandbar.Browser.Tests;
 
 /// <summary>Motion as Chromium reckons and shows it.</summary>
-public sealed class MotionTests : IDisposable
+public sealed class MotionTests(Sandbar.Tests.Browser browser) : IClassFixture<Sandbar.Tests.Browser>
 {
     private const int Points = 50;
-
-    private readonly Sandbar.Tests.Browser browser = new();
-
-    public void Dispose() => browser.Dispose();
 
     /// <summary>Named easings in transitions that run, at fifty points, by Chromium's own getAnimations().</summary>
     [Fact]

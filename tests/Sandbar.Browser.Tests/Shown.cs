@@ -14,7 +14,7 @@ internal static class Shown
         var css = StyleSheetText.Generated(StyleSheetRenderer.Render(site), use, i => i.File);
         var html = PageWriter.Write(site, page ?? site.Pages[0], new(p => "#", i => "data:,", "", MarkBlocks: true));
         browser.Driver.ExecuteScript(
-            "document.documentElement.innerHTML = arguments[0]; document.documentElement.dataset.scheme = 'day'; const s = document.createElement('style'); s.textContent = arguments[1]; document.head.append(s)",
+            "for (const a of [...document.documentElement.attributes]) document.documentElement.removeAttribute(a.name); document.documentElement.innerHTML = arguments[0]; document.documentElement.dataset.scheme = 'day'; const s = document.createElement('style'); s.textContent = arguments[1]; document.head.append(s)",
             html,
             css);
     }

@@ -7,13 +7,9 @@ using Sandbar.Tests;
 namespace Sandbar.Browser.Tests;
 
 /// <summary>Space as Chromium lays it out: between every pair of text elements, on the paper, by the direction of writing, and fluid between two widths.</summary>
-public sealed class SpacingTests : IDisposable
+public sealed class SpacingTests(Sandbar.Tests.Browser browser) : IClassFixture<Sandbar.Tests.Browser>
 {
     private const int Width = 1280;
-
-    private readonly Sandbar.Tests.Browser browser = new();
-
-    public void Dispose() => browser.Dispose();
 
     /// <summary>The looks of every part that says space of its own, and a button, which says none.</summary>
     private static IEnumerable<Look> Elements => Demo.Site.Looks.Where(l => PartCatalogue.Get(l.Part).Property("space-before") is not null).Append(Demo.Site.Looks.Get("button-plain"));

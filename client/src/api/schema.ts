@@ -1167,6 +1167,10 @@ export interface components {
             redo: null | string;
             last: null | string;
         };
+        IdleSetting: {
+            property: string;
+            why: string;
+        };
         ItemsView: {
             name: string;
             /** Format: int32 */
@@ -1218,6 +1222,7 @@ export interface components {
             selector: string;
             cells: components["schemas"]["CellView"][];
             squashed: components["schemas"]["SquashedView"][];
+            idle: components["schemas"]["IdleSetting"][];
         };
         MeasuredBox: {
             style: string;

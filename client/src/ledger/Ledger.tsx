@@ -179,9 +179,10 @@ const Row = memo(function Row({ look, property, states, widths, folded, stop, si
   const { id, name } = property.setting;
   const hidden = folded.split(',');
   const row = rowOf(id, side);
+  const idle = look.idle.find((i) => i.property === id)?.why;
   return (
-    <tr data-setting={side === undefined ? id : undefined} className={side === undefined ? '' : 'side-row'}>
-      <th scope="row" title={name}>
+    <tr data-setting={side === undefined ? id : undefined} className={[side === undefined ? '' : 'side-row', idle ? 'idle' : ''].join(' ')}>
+      <th scope="row" title={idle ? `${name}: ${idle}` : name}>
         {side !== undefined ? (
           property.sides?.[side]
         ) : property.sides ? (

@@ -23,6 +23,7 @@ export function LedgerCell({ look, property, state, widths, isStop, side, called
   if (property.sameInAllStates && state !== 'rest') return <span className="inherited same">same in all</span>;
   const { id, name } = property.setting;
   const cell = findCell(look, id, state, widths);
+  const idle = look.idle.find((i) => i.property === id)?.why;
   const squashed = side === undefined ? findSquashed(look, id, state, widths) : undefined;
   const edit = (text: string | null): Edit => ({
     kind: 'setCell',
@@ -48,6 +49,7 @@ export function LedgerCell({ look, property, state, widths, isStop, side, called
         notch={variesByWidth(look, id, state)}
         isStop={isStop}
       />
+      {side === undefined && state === 'rest' && idle && <span className="remark">{idle}</span>}
       {side === undefined && cell?.preset && (
         <Remark says={`is ${cell.preset}`} act="use it" about={`${name} in ${STATE_NAMES[state]}`} edit={edit(cell.preset)} />
       )}

@@ -8,6 +8,7 @@ const look: LookView = {
   name: 'Filled',
   selector: '.l',
   squashed: [],
+  idle: [],
   cells: [
     { property: 'padding', state: 'rest', from: null, below: null, text: 'space 2', note: '8 px', swatch: null, sides: null, preset: null },
     { property: 'padding', state: 'rest', from: 820, below: null, text: 'space 3', note: '16 px', swatch: null, sides: null, preset: null },

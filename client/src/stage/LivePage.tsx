@@ -6,7 +6,7 @@ import { useEditing, useEditingStore } from '../site/editingContext';
 import { takesText } from '../ui/keys';
 import { Selection } from './Selection';
 import { FrameContent } from './content';
-import { useTextBoxes } from './useTextBoxes';
+import { useMeasuring } from './useMeasuring';
 import { frameGone, frameLoads, frameShows } from './settled';
 import { FrameSheet } from './frameSheet';
 import { usePlayed } from './play';
@@ -106,7 +106,7 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
 
   usePlayed(loaded?.document ?? null);
 
-  useTextBoxes(candidate === undefined ? (loaded?.document ?? null) : null, page, viewport.width, contents);
+  useMeasuring(candidate === undefined ? (loaded?.document ?? null) : null, page, viewport.width, contents);
 
   // What stands beside another scrolls with it.
   useEffect(() => {

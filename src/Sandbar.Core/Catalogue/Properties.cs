@@ -91,12 +91,12 @@ public static class Properties
     /// <summary>What is between two elements of a stack follows from both of these by the site's rule (<see cref="Stacks"/>).</summary>
     public static readonly PartProperty SpaceBefore = new()
     {
-        Id = "space-before", Name = "Space before", Group = Space, Kind = LengthValues.Spaces, CssName = Stacks.Before, SameInAllStates = true, Min = 0,
+        Id = "space-before", Name = "Space before", Group = Space, Kind = LengthValues.OfPages, CssName = Stacks.Before, SameInAllStates = true, Min = 0,
     };
 
     public static readonly PartProperty SpaceAfter = new()
     {
-        Id = "space-after", Name = "Space after", Group = Space, Kind = LengthValues.Spaces, CssName = Stacks.Above, Target = " + *", SameInAllStates = true, Min = 0,
+        Id = "space-after", Name = "Space after", Group = Space, Kind = LengthValues.OfPages, CssName = Stacks.Above, Target = " + *", SameInAllStates = true, Min = 0,
     };
 
     public static readonly PartProperty Indent = new()
@@ -111,12 +111,12 @@ public static class Properties
 
     public static readonly PartProperty ContentWidth = new()
     {
-        Id = "content-width", Name = "Content width", Group = Space, Kind = LengthValues.Spaces, CssName = "max-inline-size", Words = [new("full", "none")], Min = 0,
+        Id = "content-width", Name = "Content width", Group = Space, Kind = LengthValues.OfPages, CssName = "max-inline-size", Words = [new("full", "none")], Min = 0,
     };
 
     public static readonly PartProperty MinHeight = new()
     {
-        Id = "min-height", Name = "Least height", Group = Space, Kind = LengthValues.Spaces, CssName = "min-block-size", Words = [new("content", "auto"), new("window", "100svh")], Min = 0,
+        Id = "min-height", Name = "Least height", Group = Space, Kind = LengthValues.OfPages, CssName = "min-block-size", Words = [new("content", "auto"), new("window", "100svh")], Min = 0,
     };
 
     public static readonly PartProperty Width = new()
@@ -125,7 +125,7 @@ public static class Properties
         Words = [new("fit", "fit-content"), new("full", "100%")],
     };
 
-    public static readonly PartProperty Gap = new() { Id = "gap", Name = "Gap", Group = Space, Kind = LengthValues.Spaces, CssName = "gap", Min = 0 };
+    public static readonly PartProperty Gap = new() { Id = "gap", Name = "Gap", Group = Space, Kind = LengthValues.OfPages, CssName = "gap", Min = 0 };
 
     /// <summary>The gap of a stack, whose elements may say their own space.</summary>
     public static readonly PartProperty StackGap = Gap with { CssName = Stacks.Gap, Target = Stacks.Inside };

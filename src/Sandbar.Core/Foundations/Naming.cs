@@ -30,7 +30,7 @@ public static class Naming
     }
 
     /// <summary>Whether a name is a word of a setting that the kind can be named in, or is read as something else there.</summary>
-    private static bool IsReserved(Site site, ListedKind kind, string name) =>
+    public static bool IsReserved(Site site, ListedKind kind, string name) =>
         Same(name, "rest") || name.StartsWith(ReadableForm.Begin, StringComparison.OrdinalIgnoreCase)
         || Neighbours(kind).Any(other => other is not INamedKind && IsRead(site, other, name))
         || Places.Value[kind].SelectMany(place => Words.Value[place]).Any(word => Same(word.Label, name) || Same(word.Code, name));

@@ -17,6 +17,7 @@ public static class Presets
         NumberValue { Number: > 0 } number when TextFigures.Pixels(number) is { } px => Named(setting, kind => kind switch
         {
             RadiusKind radii => radii.List(site).FirstOrDefault(r => r.Down is WordValue && IsSame(r.Size, px))?.Id,
+            PageMeasureKind => PageMeasureKind.Same(site, setting.Id, px),
             SpaceKind spaces => spaces.List(site).FirstOrDefault(s => s.Wide is WordValue && IsSame(s.Size, px))?.Id,
             _ => null,
         }),

@@ -2,6 +2,7 @@ using System.Text;
 using System.Text.Json;
 using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
+using Sandbar.Core.Interchange.Upgrades;
 using Sandbar.Css;
 
 namespace Sandbar.Core.Interchange;
@@ -43,8 +44,10 @@ public static class SiteFile
             text = text.TrimStart('\uFEFF');
             if (text.Length > MostTokens && Tokens(text) > MostTokens) throw new FormatException($"/: the site file holds more than {MostTokens / 1_000_000} million values.");
             var site = StoredDocument.Parse(text).Read();
-            if (SiteCheck.Problems(site).FirstOrDefault() is { } problem) throw new FormatException($"{Quoted.Line(problem.Path)}: {problem.Message}");
-            return site;
+            if (!SiteCheck.Problems(site).Any()) return site;
+            // It may be called like something that has come to mean another thing since it was saved.
+            var settled = NamesThatMeanOneThing.In(site);
+            return SiteCheck.Problems(settled).FirstOrDefault() is { } problem ? throw new FormatException($"{Quoted.Line(problem.Path)}: {problem.Message}") : settled;
         }
         catch (JsonException broken)
         {

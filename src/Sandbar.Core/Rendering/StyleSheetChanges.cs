@@ -24,8 +24,9 @@ public static class StyleSheetChanges
             var earlier = a.Declarations.ToDictionary(d => d.Name, d => d.Value, StringComparer.Ordinal);
             var set = b.Declarations.Where(d => !earlier.TryGetValue(d.Name, out var value) || value != d.Value).ToImmutableArray();
             var unset = earlier.Keys.Except(b.Declarations.Select(d => d.Name), StringComparer.Ordinal).ToImmutableArray();
-            // One that comes or goes beside a longer or shorter name of its own would take that along.
-            if (a.Declarations.Length != b.Declarations.Length && (set.Length > 0 || unset.Length > 0) && HasShorthand(a.Declarations.Concat(b.Declarations))) return null;
+            // A shorthand that comes or goes takes its longhands along, and the other way round.
+            var moved = set.Select(d => d.Name).Where(name => !earlier.ContainsKey(name)).Concat(unset).ToList();
+            if (moved.Exists(name => a.Declarations.Concat(b.Declarations).Any(d => IsShorthand(name, d.Name) || IsShorthand(d.Name, name)))) return null;
             // A shorthand that is set sets its longhands too: those said after it are said again.
             set = [.. b.Declarations.Where((d, i) => set.Contains(d) || b.Declarations.Take(i).Any(s => set.Contains(s) && IsShorthand(s.Name, d.Name)))];
             if (set.Length + unset.Length > 0) changes.Add(new(b.Key, set, unset));
@@ -33,12 +34,8 @@ public static class StyleSheetChanges
         return isMotionSame || Entrances.Keyframes(before.Rules) == Entrances.Keyframes(after.Rules) ? changes.ToImmutable() : null;
     }
 
-    private static bool HasShorthand(IEnumerable<Declaration> declarations)
-    {
-        var names = declarations.Select(d => d.Name).ToHashSet(StringComparer.Ordinal);
-        return names.Any(name => names.Any(other => IsShorthand(name, other)));
-    }
-
-    /// <summary>Whether a property sets another too, as its name tells.</summary>
-    private static bool IsShorthand(string name, string other) => other.Length > name.Length && other[name.Length] == '-' && other.StartsWith(name, StringComparison.Ordinal) && !name.StartsWith("--", StringComparison.Ordinal);
+    /// <summary>Whether a property sets another too, as its name tells; radii and offsets are nobody's longhands.</summary>
+    private static bool IsShorthand(string name, string other) =>
+        other.Length > name.Length && other[name.Length] == '-' && other.StartsWith(name, StringComparison.Ordinal) && !name.StartsWith("--", StringComparison.Ordinal)
+        && !other.EndsWith("-radius", StringComparison.Ordinal) && other != "outline-offset";
 }

@@ -32,6 +32,25 @@ public class SiteFileTests
     public void What_is_no_site_is_refused_with_a_sentence(string text, string said) =>
         Assert.Contains(said, Assert.ThrowsAny<FormatException>(() => SiteFile.Read(text)).Message, StringComparison.Ordinal);
 
+    /// <summary>A name that was free when the file was saved, and has come to mean something where it is typed.</summary>
+    [Theory]
+    [InlineData("gap")]
+    [InlineData("Gutter")]
+    [InlineData("inner")]
+    [InlineData("content width")]
+    public void What_is_called_like_something_new_gets_a_name_of_its_own(string name)
+    {
+        var site = Demo.Site with
+        {
+            Edges = Demo.Site.Edges with { Radii = [.. Demo.Site.Edges.Radii.Select(r => r.Id == "round" ? r with { Name = name, CssName = "round" } : r)] },
+            Overrides = new("a { border-radius: var(--radius-round) }"),
+        };
+        var read = SiteFile.Read(SiteFile.Write(site));
+        Assert.Equal($"{name} radius", read.Edges.Radii.Get("round").Name);
+        Assert.Contains($"var(--radius-{Names.Slug(name)}-radius)", read.Overrides.Site, StringComparison.Ordinal);
+        Assert.Equal(site.Looks.Get("card-standard").Cells["radius"], read.Looks.Get("card-standard").Cells["radius"]);
+    }
+
     [Fact]
     public void A_file_of_more_values_than_can_be_held_is_refused_before_they_are()
     {

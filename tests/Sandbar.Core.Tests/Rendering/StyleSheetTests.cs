@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
@@ -147,6 +148,22 @@ public class StyleSheetTests
         Assert.Equal("[data-scheme=\"day\"]", turned.Selector);
         Assert.Equal(dusk.Declarations.Select(d => (d.Name, d.Value)), turned.Declarations.Select(d => (d.Name, d.Value)));
         Assert.Contains("@media (prefers-color-scheme: dark) {\n    [data-scheme=\"day\"]", Text, StringComparison.Ordinal);
+    }
+
+    /// <summary>In a browser's sheet a shorthand that is set sets its longhands, and one that is taken away takes them along.</summary>
+    [Fact]
+    public void Shorthands_and_their_longhands_change_together()
+    {
+        var along = Demo.Site.After(new SetThing("border", "hairline", "along", "dawn"));
+        SetCell Border(string text) => new("card-standard", "border", State.Rest, null, null, text);
+        ImmutableArray<RuleChange>? Between(Site before, Site after) => StyleSheetChanges.Between(StyleSheetRenderer.Render(before), StyleSheetRenderer.Render(after));
+        // Another line along the same gradient: the gradient is said again after it.
+        var two = along.After(new AddThing("border", "thick", "thick", "hairline")).After(new SetThing("border", "thick", "width", "4px"));
+        Assert.Equal(["border", "border-image"], Assert.Single(Between(two, two.After(Border("thick")))!.Value).Set.Select(d => d.Name));
+        // Linked and unlinked are other declarations: the whole sheet.
+        Assert.Null(Between(Demo.Site, Demo.Site.After(Border("hairline, none"))));
+        // What only begins alike goes by itself.
+        Assert.Equal(["border-radius"], Assert.Single(Between(Demo.Site.After(new SetCell("card-standard", "radius", State.Rest, null, null, null)), Demo.Site)!.Value).Set.Select(d => d.Name));
     }
 
     [Fact]

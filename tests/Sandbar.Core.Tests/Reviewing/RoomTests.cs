@@ -52,5 +52,27 @@ public class RoomTests
         Assert.Equal((0.0, 0.0), BorderShare.Of(new("home", 0, 0, 0, [])) is var none ? (none.Elements, none.Area) : default);
     }
 
+    /// <summary>What cannot show says why, until what it needs is there.</summary>
+    [Theory]
+    [InlineData("card-standard", "entrance-distance", "shows once there is an entrance", "entrance", "rise")]
+    [InlineData("card-standard", "entrance-takes", "shows once there is an entrance", "entrance", "fade")]
+    [InlineData("card-row-standard", "stagger", "shows once there is an entrance", "entrance", "grow")]
+    [InlineData("button-filled", "underline-offset", "shows once there is an underline", "underline", "line")]
+    public void What_cannot_show_says_why(string look, string property, string why, string needs, string text)
+    {
+        Assert.Equal(why, Why(Demo.Site));
+        Assert.Null(Why(Demo.Site.After(Cell(look, needs, text))));
+        string? Why(Site site) => IdleSettings.Of(site, site.Looks.Get(look)).FirstOrDefault(i => i.Property == property)?.Why;
+    }
+
+    [Fact]
+    public void Along_a_gradient_corners_are_square()
+    {
+        string? Why(Site site) => IdleSettings.Of(site, site.Looks.Get("card-standard")).FirstOrDefault(i => i.Property == "radius")?.Why;
+        Assert.Null(Why(Demo.Site));
+        Assert.Equal("a line along a gradient has square corners", Why(Demo.Site.After(new SetThing("border", "hairline", "along", "dawn"))));
+        Assert.Equal("nothing moves where blocks fade", IdleSettings.Of(Demo.Site, Demo.Site.After(Cell("card-standard", "entrance", "fade")).Looks.Get("card-standard")).First(i => i.Property == "entrance-distance").Why);
+    }
+
     private static SetCell Cell(string look, string property, string text) => new(look, property, State.Rest, null, null, text);
 }

@@ -3,14 +3,11 @@ import type { Edit, ThingView } from '../../api/client';
 import { useEditing } from '../../site/editingContext';
 import { useDrag, useHeld } from '../../values/useHeld';
 
-/** The corner is drawn so many times as large. */
-const SCALE = 3;
-
 /** The box whose corner is drawn, px. */
 const BOX = { width: 300, height: 96 };
 
-/** How far a radius can be dragged, px. */
-const MOST = Math.floor(BOX.height / SCALE);
+/** How many times as large a corner is drawn: so large as there is room. */
+const scaleOf = (px: number) => (px <= BOX.height / 4 ? 3 : 1);
 
 interface Corner {
   across: number;
@@ -28,11 +25,12 @@ export function RadiusDrawing({ thing }: { thing: ThingView }) {
       : { kind: 'together', words: `${thing.name} → ${across}px by ${down}px`, edits: [set('size', across), set('down', down)] },
   );
   const stored = { across: radius?.across ?? 0, down: radius?.down ?? 0 };
-  const clamp = (px: number) => Math.max(0, Math.min(MOST, Math.round(px)));
+  const scale = scaleOf(Math.max(stored.across, stored.down));
+  const clamp = (px: number) => Math.max(0, Math.min(Math.floor(BOX.height / scale), Math.round(px)));
   const drag = useDrag<Corner>({
     held,
     at: (event: PointerEvent<HTMLElement>, start) => {
-      const [dx, dy] = [(event.clientX - start.clientX) / SCALE, (event.clientY - start.clientY) / SCALE];
+      const [dx, dy] = [(event.clientX - start.clientX) / scale, (event.clientY - start.clientY) / scale];
       if (event.shiftKey || isEllipse) return { across: clamp(stored.across + dx), down: clamp(stored.down + dy) };
       const both = clamp(stored.across + (dx + dy) / 2);
       return { across: both, down: both };
@@ -41,7 +39,7 @@ export function RadiusDrawing({ thing }: { thing: ThingView }) {
   });
   if (!radius || radius.across === null || radius.down === null) return <p className="hint">It depends on the box: it cannot be drawn.</p>;
   const { across, down } = held.value ?? stored;
-  const shown = { x: Math.min(across * SCALE, BOX.width), y: Math.min(down * SCALE, BOX.height) };
+  const shown = { x: Math.min(across * scale, BOX.width), y: Math.min(down * scale, BOX.height) };
   return (
     <div className="drawing" aria-hidden="true">
       <div className="radius-box" style={{ ...BOX, borderTopLeftRadius: `${shown.x}px ${shown.y}px` }}>
@@ -49,7 +47,7 @@ export function RadiusDrawing({ thing }: { thing: ThingView }) {
       </div>
       <span className="drawn-figure">
         {across === down ? `${across}px` : `${across}px by ${down}px`}
-        <span className="quiet"> · drawn three times as large; Shift drags each way by itself</span>
+        <span className="quiet"> · {scale > 1 ? 'drawn three times as large; ' : ''}Shift drags each way by itself</span>
       </span>
     </div>
   );

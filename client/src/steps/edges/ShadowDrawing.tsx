@@ -1,3 +1,4 @@
+import { Select } from 'antd';
 import { useState, type PointerEvent } from 'react';
 import type { Schemas, ThingView } from '../../api/client';
 import { useEditing } from '../../site/editingContext';
@@ -59,16 +60,16 @@ export function ShadowDrawing({ thing }: { thing: ThingView }) {
       </div>
       <div className="shadow-controls">
         {layers.length > 1 && (
-          <label>
-            Layer in hand
-            <select value={layers.indexOf(chosen)} onChange={(event) => setAt(Number(event.target.value))}>
-              {layers.map((l, i) => (
-                <option key={l.id} value={i}>
-                  {i + 1}
-                </option>
-              ))}
-            </select>
-          </label>
+          <div className="layer-choice">
+            <span>Layer in hand</span>
+            <Select
+              size="small"
+              aria-label="Layer in hand"
+              value={layers.indexOf(chosen)}
+              options={layers.map((_, i) => ({ value: i, label: i + 1 }))}
+              onChange={setAt}
+            />
+          </div>
         )}
         <span className="drawn-figure">
           {now.x}px across, {now.y}px down

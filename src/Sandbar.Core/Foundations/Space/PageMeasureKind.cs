@@ -57,6 +57,11 @@ public sealed class PageMeasureKind : ReferenceKind
         return site.Space.Pages.Where(p => (PageSpacingKind.Widths(p).From ?? 0) <= width).Select(field.Get).Last(value => value.Code() != PageSpacing.AsNarrower);
     }
 
+    /// <summary>The measure that a setting is called like, where it is so many px at every width; null where there is none.</summary>
+    /// <param name="setting">Id of the setting: of a piece it ends with that of the measure.</param>
+    public static string? Same(Site site, string setting, double px) => Measures.Select(m => m.Id).FirstOrDefault(id =>
+        setting.EndsWith(id, StringComparison.Ordinal) && Breaks.Between.All(widths => Lengths.At(site, Of(site, id, widths.From ?? 0), widths.From ?? 0) is { } its && Math.Abs(its - px) < 0.005));
+
     private static string Token(string id) => $"--page-{id}";
 
     /// <summary>Nothing with its unit: it stands in sums.</summary>

@@ -11,6 +11,9 @@ public sealed class LengthValues(IReadOnlyList<string> named, (decimal Min, deci
     /// <summary>What most lengths are chosen from.</summary>
     public static readonly LengthValues Spaces = new(["space"]);
 
+    /// <summary>What lengths of pages are chosen from: the page's own measures too.</summary>
+    public static readonly LengthValues OfPages = new(["space", "pageMeasure"]);
+
     /// <summary>The same where there is nothing that a percentage could be of.</summary>
     public static readonly LengthValues Lengths = new(["space"], percent: false);
 

@@ -53,7 +53,7 @@ public sealed class SidesValues : ValueKind
         ];
     }
 
-    public override IEnumerable<ReferenceKind> Offered => LengthValues.Spaces.Offered;
+    public override IEnumerable<ReferenceKind> Offered => LengthValues.OfPages.Offered;
 
     private static Value AsLength(Value side) => side is NumberValue { Unit: "", Number: not 0 } number ? number with { Unit = "px" } : side;
 }

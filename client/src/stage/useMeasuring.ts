@@ -10,7 +10,7 @@ import { SPECIMEN } from './view';
 const REST = 300;
 
 /** Measures the boxes of text of a page, and what wears a border, once it shows what is stored. */
-export function useTextBoxes(document: Document | null, page: string, width: number, contents: number): void {
+export function useMeasuring(document: Document | null, page: string, width: number, contents: number): void {
   const version = useEditing((e) => e.site.version);
   const wearers = useEditing((e) => e.site.type.wearers);
   const first = useEditing((e) => e.site.type.styles[0]?.id ?? '');
