@@ -7,12 +7,12 @@ using Sandbar.Tests;
 namespace Sandbar.Browser.Tests;
 
 /// <summary>
-/// Random hands on two windows of one site, one of them on a slow network (emulated by Chromium), with the server going away and coming back: two minutes, or as many times that as SANDBAR_TIMES says.
+/// Random hands on two windows of one site, one of them on a slow network (emulated by Chromium), with the server going away and coming back: ninety seconds, or as many times that as SANDBAR_TIMES says.
 /// No letter that was typed is lost, the focus is never nowhere, nothing goes wrong in the page's scripts, and a window that is loaded again shows what it showed before.
 /// </summary>
 public sealed class HandsTests : IAsyncLifetime
 {
-    private static readonly TimeSpan Long = TimeSpan.FromMinutes(RandomTimes.Of(2));
+    private static readonly TimeSpan Long = TimeSpan.FromSeconds(RandomTimes.Of(90));
 
     /// <summary>A value that every part has which can have the focus.</summary>
     private const string Offset = "[role=grid] tr[data-setting='outline-offset'] td:nth-child(2) button";

@@ -5,12 +5,12 @@ using Sandbar.Core.Starting;
 
 namespace Sandbar.Tests;
 
-/// <summary>A site for looking and testing: 20 colours, 40 gradients, 12 pages, 16 text styles, and names of 40 letters.</summary>
+/// <summary>A site for looking and testing: 20 colours, 40 gradients, 12 pages, 16 text styles, 24 borders, 18 radii, shadows, durations and easings each, and names of 40 letters.</summary>
 public static class LargeSite
 {
     public const string Slug = "everything-in-plenty";
 
-    private const int Colors = 20, Gradients = 40, Pages = 12, ExtraStyles = 7, NameLength = 40;
+    private const int Colors = 20, Gradients = 40, Pages = 12, ExtraStyles = 7, ExtraBorders = 19, ExtraEdges = 16, NameLength = 40;
 
     public static SiteWithAssets Create()
     {
@@ -26,6 +26,14 @@ public static class LargeSite
                 Type = site.Type with
                 {
                     Styles = [.. site.Type.Styles, .. Enumerable.Range(1, ExtraStyles).Select(n => body with { Id = $"style-{n}", Name = Named("Text for a purpose", n), CssName = $"style-{n}" })],
+                },
+                Edges = new(
+                    [.. site.Edges.Borders, .. Enumerable.Range(1, ExtraBorders).Select(n => site.Edges.Borders[n % 5] with { Id = $"border-{n}", Name = Named("A line around a box", n), CssName = $"border-{n}" })],
+                    [.. site.Edges.Radii, .. Enumerable.Range(1, ExtraEdges).Select(n => site.Edges.Radii[0] with { Id = $"radius-{n}", Name = Named("A corner of a box", n), CssName = $"radius-{n}", Size = new NumberValue(n, "px") })],
+                    [.. site.Edges.Shadows, .. Enumerable.Range(1, ExtraEdges + 1).Select(n => site.Edges.Shadows[0] with { Id = $"shadow-{n}", Name = Named("A shadow under a box", n), CssName = $"shadow-{n}" })]),
+                Motion = new([.. site.Motion.Easings, .. Enumerable.Range(1, ExtraEdges + 1).Select(n => site.Motion.Easings[0] with { Id = $"easing-{n}", Name = Named("A pace of a change", n), CssName = $"easing-{n}" })])
+                {
+                    Durations = [.. site.Motion.Durations, .. Enumerable.Range(1, ExtraEdges).Select(n => site.Motion.Durations[0] with { Id = $"duration-{n}", Name = Named("A time of a change", n), CssName = $"duration-{n}" })],
                 },
                 Fills = new([.. site.Fills.Gradients, .. Enumerable.Range(1, Gradients - 1).Select(Gradient)]),
                 Pages = [home, .. Enumerable.Range(2, Pages - 1).Select(n => Page(home, n))],

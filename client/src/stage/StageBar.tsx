@@ -98,7 +98,7 @@ function Play() {
       <Button
         aria-label="Play motion"
         aria-pressed={playing}
-        className="whole play"
+        className="play"
         onClick={play}
         onKeyDown={(event) => {
           if (event.key === 'Escape') stop();
