@@ -1,5 +1,9 @@
 using System.Globalization;
 using OpenQA.Selenium;
+using Sandbar.Core.Design;
+using Sandbar.Core.Samples.Pellwyn;
+using Sandbar.Store;
+using Sandbar.Tests;
 
 namespace Sandbar.Browser.Tests;
 
@@ -83,7 +87,7 @@ public sealed class SpaceCourseTests : IAsyncLifetime
         // A band of padding on the stage is dragged to a space of the scale.
         Browser.OnStage("stage.querySelector('.card-standard').click() ?? ''");
         // The band moves under the hand: places are counted from what stays.
-        var band = Browser.Element(".band.padding.draggable.across");
+        var band = Browser.Run<IWebElement>("return [...document.querySelectorAll('.band.padding')].find(b => b.offsetHeight > b.offsetWidth)");
         var outline = Browser.Element(".selection-outline");
         var (x, y) = FromMiddle(band, outline);
         Browser.Mouse("mousePressed", outline, x, y);
@@ -128,6 +132,101 @@ public sealed class SpaceCourseTests : IAsyncLifetime
         Browser.Press(Keys.Escape);
         Assert.Empty(Browser.Errors());
     }
+
+    /// <summary>Whatever the rule of the site makes count between two elements: the stage follows the hand by as much as it moves, but for the 2 px at which a space of the scale takes it.</summary>
+    [Fact]
+    public async Task Bands_between_elements_set_what_counts()
+    {
+        const string second = "stage.querySelector('.group > .heading-2 + .paragraph')";
+        await EditAsync(new { kind = "setCell", look = "heading-2-standard", property = "space-after", state = "rest", from = (int?)null, below = (int?)null, text = "21px" });
+        await EditAsync(new { kind = "setCell", look = "paragraph-standard", property = "space-before", state = "rest", from = (int?)null, below = (int?)null, text = "11px" });
+        foreach (var meeting in new[] { "sum", "larger", "above", "below" })
+        {
+            await EditAsync(new { kind = "setThing", of = "spaceRules", id = "rules", field = "meeting", text = meeting });
+            Open("space?view=text&page=guide&scale=100");
+            Browser.OnStage($"({second}.scrollIntoView({{ block: 'center' }}), {second}.click())");
+            Browser.Settle();
+            var margin = Margin();
+            DragBand(".band.margin", 0, 9);
+            Assert.Equal(margin + 9, Margin(), 2.1);
+            Browser.PressWithControl("z");
+            Settled(++version);
+            Assert.Equal(margin, Margin(), 0.1);
+        }
+
+        // A gap is dragged where the gap counts.
+        await EditAsync(new { kind = "setThing", of = "spaceRules", id = "rules", field = "meeting", text = "sum" });
+        Open("parts?part=group&page=guide&scale=100");
+        Browser.OnStage($"({second}.parentElement.scrollIntoView({{ block: 'center' }}), {second}.parentElement.click())");
+        Browser.Settle();
+        var gap = Gap();
+        DragBand(".band.gap", 0, 9);
+        Assert.Equal(gap + 9, Gap(), 2.1);
+        Assert.Empty(Browser.Errors());
+
+        double Gap() => double.Parse(Browser.OnStage($"getComputedStyle({second}.parentElement.children[1]).marginTop.replace('px', '')"), CultureInfo.InvariantCulture);
+        double Margin() => double.Parse(Browser.OnStage($"getComputedStyle({second}).marginTop.replace('px', '')"), CultureInfo.InvariantCulture);
+    }
+
+    /// <summary>What another window does is seen while a thing is open, also that it goes.</summary>
+    [Fact]
+    public async Task What_others_do_is_seen_in_an_open_editor()
+    {
+        Open("space");
+        await EditAsync(new { kind = "setThing", of = "space", id = Demo.Site.Space.Steps[0].Id, field = "size", text = "7px" });
+        Browser.Until(() => Browser.Starting("button", "Size of space 1:").GetAttribute("aria-label")!.Contains("7px", StringComparison.Ordinal), "the other window's space");
+        foreach (var (kind, view, drawn) in new[] { ("radius", "radii", ".radius-box"), ("shadow", "shadows", ".shadow-box"), ("easing", "easings", ".easing-square"), ("duration", "durations", ".thing-editor"), ("border", "borders", ".thing-editor") })
+        {
+            await EditAsync(new { kind = "addThing", of = kind, id = "of-another", name = "Of another" });
+            Open($"edges?view={view}&{kind}=of-another");
+            Browser.Element(drawn);
+            await EditAsync(new { kind = "removeThing", of = kind, id = "of-another" });
+            Browser.Until(() => !Browser.Run<string>("return document.querySelector('.step-panel').textContent").Contains("Of another", StringComparison.Ordinal), $"the {kind} to be gone");
+            Assert.Empty(Styles.Violations(Browser));
+        }
+        Assert.Empty(Browser.Errors());
+    }
+
+    /// <summary>A site without any named edge or pace: each view says so, and the first can be made.</summary>
+    [Fact]
+    public async Task Where_there_is_none_the_first_can_be_made()
+    {
+        var bare = Demo.Site with
+        {
+            Slug = "bare",
+            Edges = new([], [], []),
+            Motion = new([]),
+            Looks = [.. Demo.Site.Looks.Select(l => l with { Cells = l.Cells.RemoveRange(l.Cells.Where(c => c.Value.References().Any(r => r.To is "border" or "radius" or "shadow" or "easing" or "duration")).Select(c => c.Key)) })],
+        };
+        var made = 0;
+        await new SiteStore(workplace.Server.Store).AddAsync(new(bare, PellwynSample.Create().Assets), DateTimeOffset.UnixEpoch, TestContext.Current.CancellationToken);
+        foreach (var (view, kind) in new[] { ("borders", "border"), ("radii", "radius"), ("shadows", "shadow"), ("durations", "duration"), ("easings", "easing") })
+        {
+            Browser.Open(workplace.At($"/sites/bare/edges?view={view}"));
+            Assert.Equal($"There is no {kind} yet.", Browser.Element(".step-panel .empty").Text);
+            Assert.Empty(Styles.Violations(Browser));
+            Browser.Open(workplace.At($"/sites/bare/edges?view={view}&{kind}=new"));
+            Browser.Named("input", $"Name of the {kind}").SendKeys("First" + Keys.Enter);
+            Settled(++made);
+            Assert.Contains("First", Browser.Element(".step-panel").Text, StringComparison.Ordinal);
+        }
+        Assert.Empty(Browser.Errors());
+    }
+
+    /// <summary>Drags a band; its place is counted from what stays.</summary>
+    private void DragBand(string band, int right, int down)
+    {
+        var stays = Browser.Element(".stage iframe");
+        var (x, y) = FromMiddle(Browser.Element(band), stays);
+        Browser.Mouse("mouseMoved", stays, x, y);
+        Browser.Until(() => Browser.Run<bool>($"return document.querySelector('{band}').className.includes('draggable')"), "the band to be in hand");
+        Browser.Mouse("mousePressed", stays, x, y);
+        foreach (var part in new[] { 3, 2, 1 }) Browser.Mouse("mouseMoved", stays, x + right / part, y + down / part);
+        Browser.Mouse("mouseReleased", stays, x + right, y + down);
+        Settled(++version);
+    }
+
+    private async Task EditAsync(object edit) => await workplace.Server.EditAsync(version++, edit, window: "elsewhere").OkAsync();
 
     private void Open(string step) => Browser.Open(workplace.At($"/sites/pellwyn/{step}"));
 

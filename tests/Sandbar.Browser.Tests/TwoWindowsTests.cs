@@ -28,7 +28,7 @@ public sealed class TwoWindowsTests : IAsyncLifetime
         // What was done elsewhere is not this window's to undo; its own edit is.
         Assert.Equal("true", Browser.Named("button", "Undo").GetAttribute("aria-disabled"));
         Browser.Open(workplace.At("/sites/pellwyn/type?view=scale"));
-        Browser.Starting("button", "Ratio, wide").Click();
+        Browser.Starting("button", "Ratio of Wide end").Click();
         Browser.Press("1.3" + Keys.Enter);
         Browser.Until(() => Browser.Run<string>("return document.documentElement.dataset.version") == "3", "the edit on top");
         Assert.Equal(3, (await workplace.Server.SiteAsync()).Version());

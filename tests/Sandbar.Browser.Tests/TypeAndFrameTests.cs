@@ -19,7 +19,7 @@ public sealed class TypeAndFrameTests : IAsyncLifetime
     {
         Browser.Open(workplace.At("/sites/pellwyn/type?view=scale"));
         var before = Browser.StageStyle(".heading-1", "font-size");
-        var cell = Browser.Starting("button", "Base, wide");
+        var cell = Browser.Starting("button", "Base of Wide end");
         Browser.Mouse("mousePressed", cell, 0, 0);
         Browser.Mouse("mouseMoved", cell, 12, 0);
         Browser.Mouse("mouseMoved", cell, 20, 0);
@@ -27,7 +27,7 @@ public sealed class TypeAndFrameTests : IAsyncLifetime
         Assert.Equal(0, (await workplace.Server.SiteAsync()).Version());
         Browser.Mouse("mouseReleased", cell, 20, 0);
         Until("1");
-        Assert.StartsWith("Base, wide: 22px", Browser.Starting("button", "Base, wide").GetAttribute("aria-label"), StringComparison.Ordinal);
+        Assert.StartsWith("Base of Wide end: 22px", Browser.Starting("button", "Base of Wide end").GetAttribute("aria-label"), StringComparison.Ordinal);
         Assert.Contains("--size-0: clamp(1.0625rem, 0.9256rem + 0.5618vw, 1.375rem);", await StyleSheetAsync(), StringComparison.Ordinal);
 
         // In the ledger a number and a position are dragged alike.

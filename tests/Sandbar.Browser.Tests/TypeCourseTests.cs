@@ -74,10 +74,10 @@ public sealed class TypeCourseTests : IAsyncLifetime
 
         // The scale by the name of a ratio.
         Browser.Open(workplace.At("/sites/pellwyn/type?view=scale"));
-        Browser.Starting("button", "Ratio, wide").Click();
+        Browser.Starting("button", "Ratio of Wide end").Click();
         Browser.Press("perfect fourth" + Keys.Enter);
         Until("5");
-        Browser.Until(() => Browser.Starting("button", "Ratio, wide").GetAttribute("aria-label")!.Contains("1.333 perfect fourth", StringComparison.Ordinal), "the ratio by its name");
+        Browser.Until(() => Browser.Starting("button", "Ratio of Wide end").GetAttribute("aria-label")!.Contains("1.333 perfect fourth", StringComparison.Ordinal), "the ratio by its name");
 
         // Text styles in place, down to numerals and lines.
         Browser.Open(workplace.At("/sites/pellwyn/type?view=styles&style=lead"));

@@ -10,7 +10,9 @@ public sealed class ViewTests(Workplace workplace) : IClassFixture<Workplace>
     public static readonly TheoryData<string> Views =
     [
         "/", "/sites/pellwyn/palette", "/sites/pellwyn/palette?color=new", "/sites/pellwyn/palette?view=schemes&scheme=dusk", "/sites/pellwyn/palette?view=pairs", "/sites/pellwyn/palette?view=schemes&role=text&span=schemes&schemes=day%20dusk", "/sites/pellwyn/snapshots", "/sites/pellwyn/parts",
-        "/sites/pellwyn/edges", "/sites/pellwyn/edges?view=shadows", "/sites/pellwyn/edges?view=radii&radius=new", "/sites/pellwyn/type", "/sites/pellwyn/type?view=scale", "/sites/pellwyn/type?view=families", "/sites/pellwyn/frame", "/sites/pellwyn/frame?view=footer", "/sites/pellwyn/frame?view=menus",
+        "/sites/pellwyn/edges", "/sites/pellwyn/edges?view=shadows", "/sites/pellwyn/edges?view=radii&radius=new", "/sites/pellwyn/edges?view=easings", "/sites/pellwyn/edges?view=durations", "/sites/pellwyn/edges?view=worn",
+        "/sites/pellwyn/space", "/sites/pellwyn/space?view=text", "/sites/pellwyn/space?view=page", "/sites/pellwyn/space?view=paper", $"{Large}/space", $"{Large}/edges",
+        "/sites/pellwyn/type", "/sites/pellwyn/type?view=scale", "/sites/pellwyn/type?view=families", "/sites/pellwyn/frame", "/sites/pellwyn/frame?view=footer", "/sites/pellwyn/frame?view=menus",
         "/sites/pellwyn/parts?page=specimen&width=820",
         $"{Large}/palette?color=color-3", $"{Large}/palette?view=schemes", $"{Large}/palette?view=pairs", $"{Large}/type", $"{Large}/frame?view=menus", $"{Large}/parts?part=button&span=pages", $"{Large}/snapshots",
         "/sites/pellwyn/parts?part=card&at=820", "/sites/pellwyn/overrides?width=390&scale=100&show=hover", "/sites/nowhere/palette",

@@ -1,5 +1,7 @@
 using System.Diagnostics;
 using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Interchange;
 using Sandbar.Core.Samples.Pellwyn;
 using Sandbar.Store;
@@ -27,6 +29,26 @@ public sealed class BuildVerbTests : IDisposable
         Assert.Equal(expected.Select(f => f.Path).Order(), Directory.GetFiles(Out, "*", SearchOption.AllDirectories).Select(f => Path.GetRelativePath(Out, f)).Order());
         foreach (var file in expected.Where(f => f.Text is not null)) Assert.Equal(file.Text, File.ReadAllText(Path.Combine(Out, file.Path)));
         foreach (var file in expected.Where(f => f.Hash is not null)) Assert.Equal(sample.Assets.First(a => a.Hash == file.Hash).Bytes, File.ReadAllBytes(Path.Combine(Out, file.Path)));
+    }
+
+    /// <summary>What a site file says of its own fonts is not believed: they are measured anew.</summary>
+    [Fact]
+    public void Own_fonts_are_measured_anew()
+    {
+        var font = OwnFont.Read(File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "fonts", "caveat.ttf")));
+        var sample = SaveSite();
+        var site = AddFontFile.Of(sample.Site, font, null, null, "own-1").Apply(sample.Site).Site!;
+        var item = site.Shelf.Get("own-1");
+        File.WriteAllText(Site, SiteFile.Write(site));
+        File.WriteAllBytes(Path.Combine(folder, SiteFile.AssetPath("pellwyn", item)), font.Asset.Bytes);
+        Assert.Equal((0, ""), Built());
+        var honest = File.ReadAllText(Path.Combine(Out, "site.css"));
+        var family = site.Type.Families[^1];
+        var lying = family with { Files = [family.Files[0] with { Measures = family.Files[0].Measures! with { Ascent = 3 * family.Files[0].Measures!.Ascent } }] };
+        File.WriteAllText(Site, SiteFile.Write(site with { Type = site.Type with { Families = site.Type.Families.Put(lying) } }));
+        Assert.Equal((0, ""), Built());
+        Assert.Equal(honest, File.ReadAllText(Path.Combine(Out, "site.css")));
+        (int, string) Built() => Run("build", Site, "--out", Out) is var run ? (run.Code, run.Error) : default;
     }
 
     [Fact]

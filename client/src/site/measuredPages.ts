@@ -8,6 +8,9 @@ interface Measured {
   /** By page and width: what was measured there last. */
   pages: Readonly<Record<string, MeasuredPage>>;
   measured: (page: MeasuredPage) => void;
+  /** Whether anyone looks: else nothing is measured. */
+  isWanted: boolean;
+  want: (isWanted: boolean) => void;
   forget: () => void;
 }
 
@@ -19,5 +22,7 @@ export const useMeasuredPages = create<Measured>((set) => ({
       const key = frameKey(page.page, page.width);
       return JSON.stringify(s.pages[key]) === JSON.stringify(page) ? s : { pages: { ...s.pages, [key]: page } };
     }),
+  isWanted: false,
+  want: (isWanted) => set({ isWanted }),
   forget: () => set({ pages: {} }),
 }));

@@ -3,7 +3,7 @@ import type { LookView, PropertyView } from '../api/client';
 import { partOf } from '../site/catalogue';
 import { useEditing, useEditingStore } from '../site/editingContext';
 import { useDrag, useHeld } from '../values/useHeld';
-import { bandEdit, grows, pieceOf, propertyOf, textOf } from './bandEdit';
+import { bandEdit, gripOf, grows, pieceOf, propertyOf, setBy, textOf, type Grip } from './bandEdit';
 import { bandsOf, figuresOf, gapsBetween, type Band, type Box, type Figure, type Sides } from './bands';
 import './Selection.css';
 
@@ -18,6 +18,8 @@ interface Props {
 interface Measured {
   box: Box;
   bands: Band[];
+  /** What its gaps lie between. */
+  gapped: readonly HTMLElement[];
 }
 
 /** The outline of what is selected, with its padding, margin and gaps as bands and in numbers (CSS px, as the browser laid it out); dragging a band changes what it shows. */
@@ -25,7 +27,7 @@ export function Selection({ element, look, width, scale }: Props) {
   const part = useEditing((e) => partOf(e.catalogue, look?.part ?? ''));
   const padding = propertyOf(part, 'padding');
   const gap = propertyOf(part, 'gap');
-  const [{ box, bands }, setMeasured] = useState(() => measure(element, padding, gap));
+  const [{ box, bands, gapped }, setMeasured] = useState(() => measure(element, padding, gap));
   const store = useEditingStore();
 
   useEffect(() => {
@@ -54,20 +56,17 @@ export function Selection({ element, look, width, scale }: Props) {
   const { clientWidth, clientHeight } = element.ownerDocument.documentElement;
   return (
     <div className="selection" aria-hidden="true" style={{ transform: `scale(${scale})` }}>
-      {bands.map((band, i) => {
-        const property = propertyOf(part, band.kind);
-        return (
-          <BandShown
-            key={band.kind + band.side + i}
-            band={band}
-            scale={scale}
-            width={width}
-            look={look}
-            property={property}
-            within={element}
-          />
-        );
-      })}
+      {bands.map((band, i) => (
+        <BandShown
+          key={band.kind + band.side + i}
+          band={band}
+          scale={scale}
+          width={width}
+          look={look}
+          within={element}
+          after={band.after === undefined ? undefined : gapped[band.after]}
+        />
+      ))}
       <div
         className="selection-outline"
         style={{ left: box.left, top: box.top, width: box.width, height: box.height, outlineWidth: 2 / scale }}
@@ -86,48 +85,56 @@ interface BandProps {
   scale: number;
   width: number;
   look: LookView | undefined;
-  /** The setting it shows; undefined where the part has none. */
-  property: PropertyView | undefined;
   /** The element on the page that is selected. */
   within: HTMLElement;
+  /** Of a gap the element after it. */
+  after: HTMLElement | undefined;
 }
 
-/** A band, which can be dragged where it shows a setting: it keeps to the spaces of the scale, with Alt to any px. */
-function BandShown({ band, scale, width, look, property, within }: BandProps) {
-  const { kind, side, ...place } = band;
+/** A band, which can be dragged where a setting moves it: it keeps to the spaces of the scale, with Alt to any px. */
+function BandShown({ band, scale, width, look, within, after }: BandProps) {
+  const { kind, side, left, top, width: wide, height } = band;
   const spaces = useEditing((e) => e.site.space.steps);
+  const looks = useEditing((e) => e.site.looks);
+  const catalogue = useEditing((e) => e.catalogue);
   const across = side === 'top' || side === 'bottom';
   const size = across ? band.height : band.width;
-  const held = useHeld<string>((text) => bandEdit(look as LookView, property as PropertyView, side, width, text));
+  // Found out when the hand comes: what counts changes with every edit.
+  const [grip, setGrip] = useState<Grip | null>(null);
   const [began, setBegan] = useState(size);
+  const held = useHeld<string>((text) => bandEdit(grip as Grip, side, width, text));
   const drag = useDrag<string>({
     held,
     at: (event: PointerEvent<HTMLElement>, start) => {
       const moved = ((across ? event.clientY - start.clientY : event.clientX - start.clientX) / scale) * grows(band);
-      if (Math.abs(moved) < 1 && held.value === null) return null;
-      return textOf(Math.max(0, began + moved), width, spaces, event.altKey);
+      if (!grip || (Math.abs(moved) < 1 && held.value === null)) return null;
+      const px = setBy(grip, began + moved);
+      return textOf({ grip, side, width, spaces, free: event.altKey, px, was: setBy(grip, began) });
     },
   });
-  if (!look || !property) return <span className={`band ${kind}`} style={place} />;
-  const page = within.ownerDocument;
+  const find = () => setGrip(gripOf({ band, element: within, after, look, catalogue, looks }));
   // What it shows is set by key in the ledger: the stage's own picture of it is for the hand alone.
   /* eslint-disable jsx-a11y/click-events-have-key-events, jsx-a11y/no-static-element-interactions */
   return (
     <span
-      className={`band ${kind} draggable ${across ? 'down' : 'across'}`}
-      style={place}
+      className={`band ${kind}${grip ? ` draggable ${across ? 'down' : 'across'}` : ''}`}
+      style={{ left, top, width: wide, height }}
+      title={grip ? `${grip.property.setting.name} of ${partOf(catalogue, grip.look.part)?.name ?? ''} · ${grip.look.name}` : undefined}
       {...drag.handlers}
+      onPointerEnter={find}
       onPointerDown={(event) => {
+        find();
         setBegan(size);
         drag.handlers.onPointerDown(event);
       }}
       // What is under it is chosen and scrolled as if it were not there.
       onClick={(event) => {
         if (drag.wasDragged()) return;
-        const { left, top } = event.currentTarget.parentElement?.getBoundingClientRect() ?? { left: 0, top: 0 };
-        (page.elementFromPoint((event.clientX - left) / scale, (event.clientY - top) / scale) as HTMLElement | null)?.click();
+        const page = within.ownerDocument;
+        const frame = event.currentTarget.parentElement?.getBoundingClientRect() ?? { left: 0, top: 0 };
+        (page.elementFromPoint((event.clientX - frame.left) / scale, (event.clientY - frame.top) / scale) as HTMLElement | null)?.click();
       }}
-      onWheel={(event) => page.defaultView?.scrollBy(event.deltaX, event.deltaY)}
+      onWheel={(event) => within.ownerDocument.defaultView?.scrollBy(event.deltaX, event.deltaY)}
     />
   );
   /* eslint-enable jsx-a11y/click-events-have-key-events, jsx-a11y/no-static-element-interactions */
@@ -151,18 +158,19 @@ function measure(element: HTMLElement, padding: PropertyView | undefined, gap: P
   const box = boxOf(element);
   const padded = padding && pieceOf(element, padding);
   const holder = gap && pieceOf(element, gap);
+  const gapped = [...(holder?.children ?? [])].filter((c) => c.getBoundingClientRect().width > 0) as HTMLElement[];
   const bands = [
     ...bandsOf(box),
     // Where a piece inside has the padding, that is shown.
     ...(padded && padded !== element ? bandsOf(boxOf(padded)).filter((b) => b.kind === 'padding') : []),
     ...(holder
       ? gapsBetween(
-          [...holder.children].map((c) => c.getBoundingClientRect()).filter((r) => r.width > 0),
+          gapped.map((c) => c.getBoundingClientRect()),
           holder.getBoundingClientRect(),
         )
       : []),
   ];
-  return { box, bands };
+  return { box, bands, gapped };
 }
 
 function boxOf(element: Element): Box {

@@ -22,6 +22,8 @@ export interface Band {
   top: number;
   width: number;
   height: number;
+  /** Of a gap which of the boxes comes after it. */
+  after?: number;
 }
 
 /** The size of a band, with the middle of where it stands. */
@@ -84,14 +86,15 @@ const LEAST_GAP = 0.5;
  */
 export function gapsBetween(boxes: readonly Rectangle[], around: Rectangle): Band[] {
   return boxes.slice(1).flatMap((next, i): Band[] => {
+    const after = i + 1;
     const before = boxes[i] as Rectangle;
     if (next.top - before.bottom >= LEAST_GAP) {
       const { left, right } = around;
-      return [{ kind: 'gap', side: 'top', left, top: before.bottom, width: right - left, height: next.top - before.bottom }];
+      return [{ kind: 'gap', side: 'top', left, top: before.bottom, width: right - left, height: next.top - before.bottom, after }];
     }
     if (next.left - before.right < LEAST_GAP || next.top >= before.bottom) return [];
     const [top, bottom] = [Math.min(before.top, next.top), Math.max(before.bottom, next.bottom)];
-    return [{ kind: 'gap', side: 'left', left: before.right, top, width: next.left - before.right, height: bottom - top }];
+    return [{ kind: 'gap', side: 'left', left: before.right, top, width: next.left - before.right, height: bottom - top, after }];
   });
 }
 

@@ -38,7 +38,8 @@ export function walk(page: Document, looks: readonly LookView[], from: HTMLEleme
   }
 }
 
-function styledAs(element: Element, looks: readonly LookView[]): Styled | null {
+/** An element as something some look is for; null where none is. */
+export function styledAs(element: Element, looks: readonly LookView[]): Styled | null {
   const look = looks.find((l) => l.selector !== '' && element.matches(l.selector));
   return look ? { element: element as HTMLElement, look } : null;
 }

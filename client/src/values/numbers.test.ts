@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { numberIn, stepNumber } from './numbers';
+import { numberIn, stepNumber, inUnitOf } from './numbers';
 
 test('the number at the caret is stepped', () => {
   expect(stepNumber('12px 22px', 1, 1)).toEqual({ text: '13px 22px', caret: 2 });
@@ -31,5 +31,16 @@ test('a value is a number where its form is one, and not where digits stand in a
     null,
     null,
     null,
+  ]);
+});
+
+test('a length keeps its unit where it is one number', () => {
+  expect(inUnitOf('0.5rem', 8, 12)).toBe('0.75rem');
+  expect(inUnitOf('2vw', 25.6, 32)).toBe('2.5vw');
+  expect([inUnitOf('8px', 8, 11.6), inUnitOf('space 2', 8, 12), inUnitOf('0rem', 0, 12), inUnitOf(null, 0, 5)]).toEqual([
+    '12px',
+    '12px',
+    '12px',
+    '5px',
   ]);
 });

@@ -29,3 +29,16 @@ export function numberIn(text: string): number | null {
   }
   return null;
 }
+
+/**
+ * So many px in the unit that a length has, as far as it is one number: `0.5rem` that is 8 px becomes `0.75rem` for 12.
+ * @param text what is stored
+ * @param stored what that comes to, px
+ */
+export function inUnitOf(text: string | null | undefined, stored: number, px: number): string {
+  const [, number, unit] = /^(-?[\d.]+)([a-z]+|%)$/.exec(text?.trim() ?? '') ?? [];
+  const pxOfUnit = stored / Number(number);
+  return unit && unit !== 'px' && pxOfUnit > 0 && Number.isFinite(pxOfUnit)
+    ? `${+(px / pxOfUnit).toFixed(3)}${unit}`
+    : `${Math.round(px)}px`;
+}

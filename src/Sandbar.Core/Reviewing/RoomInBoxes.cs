@@ -44,21 +44,23 @@ public static class RoomInBoxes
         if (PartCatalogue.Find(look.Part) is not { } part) return [];
         var found = from property in part.Properties
                     where property.CssName == "padding"
+                    from state in part.States
                     from width in Widths
-                    let squashed = At(site, part, look, property, width)
+                    let squashed = At(site, part, look, property, new(state, width))
                     where squashed is not null
                     select squashed;
         return found.DistinctBy(s => s.Cell);
     }
 
-    private static Squashed? At(Site site, Part part, Look look, PartProperty padding, int width)
+    private static Squashed? At(Site site, Part part, Look look, PartProperty padding, Seen seen)
     {
-        if (Edge(part, look, padding, width) is not { } edge) return null;
+        if (Edge(part, look, padding, seen) is not { } edge) return null;
+        var width = seen.Width;
         var least = (double)site.Space.Rules[0].Least.Amount();
-        var (key, value) = InForce(look, padding.Id, width) ?? (new CellKey(padding.Id, State.Rest, Interval.All), new NumberValue(0, "px"));
-        var letters = Letters(site, part, look, padding, width);
+        var (key, value) = InForce(look, padding.Id, seen) ?? (new CellKey(padding.Id, State.Rest, Interval.All), new NumberValue(0, "px"));
+        var letters = Letters(site, part, look, padding, seen);
         var sides = value is SidesValue all ? all.Inner : [value, value, value, value];
-        var room = sides.Select(side => Lengths.At(site, side, width, letters)).ToArray();
+        var room = sides.Select(side => AtMost(site, side, width, letters)).ToArray();
         // Sides from the top clockwise: those across need all of it.
         var wanted = new[] { least / 2, least, least / 2, least };
         var worst = Enumerable.Range(0, 4).Where(i => room[i] < wanted[i] - 0.005 && HasEdge(edge.Line, i)).OrderBy(i => room[i] - wanted[i]).ToList();
@@ -69,27 +71,32 @@ public static class RoomInBoxes
     }
 
     /// <summary>What makes a box of it: a line around the same piece or the part, or a ground of its own.</summary>
-    private static (Value? Line, bool IsFilled)? Edge(Part part, Look look, PartProperty padding, int width)
+    private static (Value? Line, bool IsFilled)? Edge(Part part, Look look, PartProperty padding, Seen seen)
     {
         PartProperty? Of(string css) => part.Properties.FirstOrDefault(p => p.CssName == css && p.Piece == padding.Piece) ?? part.Properties.FirstOrDefault(p => p.CssName == css && p.Piece.Length == 0);
-        var line = Of("border") is { } border ? InForce(look, border.Id, width)?.Value : null;
+        var line = Of("border") is { } border ? InForce(look, border.Id, seen)?.Value : null;
         if (line is not (null or WordValue)) return (line, false);
-        return Of("background") is { } background && InForce(look, background.Id, width)?.Value is { } fill and not WordValue ? (null, fill is not null) : null;
+        return Of("background") is { } background && InForce(look, background.Id, seen)?.Value is { } fill and not WordValue ? (null, fill is not null) : null;
     }
 
     private static bool HasEdge(Value? line, int side) => line is not SidesValue sides || sides.Inner[side] is not WordValue;
 
-    /// <summary>The value at Rest that holds at a width: the one for some widths before the one for all.</summary>
-    private static (CellKey Key, Value Value)? InForce(Look look, string property, int width) =>
-        look.Cells.Select(c => (Key: CellKey.Parse(c.Key), c.Value)).Where(c => c.Key.Property == property && c.Key.State == State.Rest && c.Key.Widths.Holds(width))
-            .OrderBy(c => c.Key.Widths == Interval.All).Select(c => ((CellKey, Value)?)c).FirstOrDefault();
+    /// <summary>The value that holds as it is seen: its state's before that at Rest, one for some widths before the one for all.</summary>
+    private static (CellKey Key, Value Value)? InForce(Look look, string property, Seen seen) =>
+        look.Cells.Select(c => (Key: CellKey.Parse(c.Key), c.Value))
+            .Where(c => c.Key.Property == property && (c.Key.State == State.Rest || (c.Key.State == seen.State && c.Value is not RestValue)) && c.Key.Widths.Holds(seen.Width))
+            .OrderBy(c => c.Key.State == State.Rest).ThenBy(c => c.Key.Widths == Interval.All).Select(c => ((CellKey, Value)?)c).FirstOrDefault();
+
+    /// <summary>What a length is at most, px: a share is of a box that is no wider than the window.</summary>
+    private static double? AtMost(Site site, Value length, int width, double? letters) =>
+        length is NumberValue { Unit: "%" } share ? (double)share.Number / 100 * width : Lengths.At(site, length, width, letters);
 
     /// <summary>The size of the letters in the box, px; null where that depends on what is around.</summary>
-    private static double? Letters(Site site, Part part, Look look, PartProperty padding, int width)
+    private static double? Letters(Site site, Part part, Look look, PartProperty padding, Seen seen)
     {
         var property = part.Properties.FirstOrDefault(p => p.Id.EndsWith("text-style", StringComparison.Ordinal) && p.Piece == padding.Piece) ?? part.Property("text-style");
-        return property is not null && InForce(look, property.Id, width)?.Value is ReferenceValue { To: TextStyleKind.Kind } style && site.Type.Styles.Find(style.Id) is { } found
-            ? TextFigures.Size(site, found, width) : null;
+        return property is not null && InForce(look, property.Id, seen)?.Value is ReferenceValue { To: TextStyleKind.Kind } style && site.Type.Styles.Find(style.Id) is { } found
+            ? TextFigures.Size(site, found, seen.Width) : null;
     }
 
     /// <summary>The smallest space that gives the room at every width; a length where none does.</summary>
@@ -99,6 +106,9 @@ public static class RoomInBoxes
         var enough = site.Space.Steps.Where(s => Widths.Add(width).All(w => SpaceScales.At(site, s, w) >= wanted)).MinBy(s => SpaceScales.At(site, s, width));
         return enough is null ? Px(wanted).Replace(" ", "", StringComparison.Ordinal) : spaces.NameOf(site, (IListed)enough);
     }
+
+    /// <param name="Width">Of the window, px.</param>
+    private readonly record struct Seen(State State, int Width);
 
     private sealed record Kept(SpaceFoundation Space, TypeFoundation Type, EdgeFoundation Edges, ImmutableArray<Squashed> Found);
 

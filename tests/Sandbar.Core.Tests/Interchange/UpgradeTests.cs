@@ -1,5 +1,6 @@
 using System.IO.Compression;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using CsCheck;
 using Sandbar.Core.Checking;
@@ -95,6 +96,38 @@ public partial class UpgradeTests
                 "@media (width < 600px) .section-raised > .content > * { --stack-gap: var(--space-3) }", "@media (width >= 820px) .section-raised > .content > * { --stack-gap: calc(var(--space-5) + 4px) }",
             ],
             Other(after.Except(before).Where(d => !d.StartsWith(":root { --page-", StringComparison.Ordinal) && !d.StartsWith(":where(", StringComparison.Ordinal)).Order(StringComparer.Ordinal)));
+    }
+
+    /// <summary>What settings of the same format did not have yet is as it was before they could be set: nothing on the pages moves.</summary>
+    [Fact]
+    public void What_a_document_of_this_format_does_not_say_yet_is_as_usual()
+    {
+        var document = JsonNode.Parse(Json(Demo.Site))!.AsObject();
+        Without(document["space"]!, "scale", "ends", "pages", "rules", "paper");
+        foreach (var step in document["space"]!["steps"]!.AsArray()) Without(step!, "wide");
+        foreach (var border in document["edges"]!["borders"]!.AsArray()) Without(border!, "opacity", "along", "second", "distance", "secondWidth", "secondStyle", "secondColor", "strength");
+        foreach (var radius in document["edges"]!["radii"]!.AsArray()) Without(radius!, "down");
+        foreach (var shadow in document["edges"]!["shadows"]!.AsArray())
+        {
+            foreach (var layer in shadow!["layers"]!.AsArray()) Without(layer!, "side");
+        }
+        Without(document["motion"]!, "durations");
+        foreach (var easing in document["motion"]!["easings"]!.AsArray()) Without(easing!, "shape", "steps", "jump", "bounce", "reduced");
+        foreach (var look in document["looks"]!.AsArray())
+        {
+            // Cells that name what was not there are of today.
+            foreach (var cell in look!["cells"]!.AsObject().Where(c => c.Value!.ToJsonString().Contains("\"duration\"", StringComparison.Ordinal)).ToList()) look["cells"]!.AsObject().Remove(cell.Key);
+        }
+        var site = StoredDocument.Parse(document.ToJsonString()).Read();
+        Assert.Empty(SiteCheck.Problems(site));
+        Assert.Equal("both add to the gap", FieldOf(site, "spaceRules", "rules", "meeting"));
+        Assert.Equal(("full bleed", "none", "one by one"), (FieldOf(site, "paper", "paper", "width"), FieldOf(site, "border", "hairline", "second"), FieldOf(site, "spaceScale", "scale", "by")));
+        Assert.DoesNotContain(".paper", SiteRelease.StyleSheet(site), StringComparison.Ordinal);
+        Assert.Equal(SiteFile.Write(site), SiteFile.Write(SiteFile.Read(SiteFile.Write(site))));
+        static void Without(JsonNode of, params string[] members)
+        {
+            foreach (var member in members) of.AsObject().Remove(member);
+        }
     }
 
     [Theory]

@@ -1,3 +1,4 @@
+using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Reviewing;
@@ -16,6 +17,7 @@ public class RoomTests
     [InlineData("button-filled", "padding", "2px 24px", "space 2 24px", "2 px from the edge of its ground at 390: 6 px")]
     [InlineData("button-outlined", "padding", "space 1", "space 2 space 3", "4 px from its border")]
     [InlineData("card-standard", "body-padding", "1vw", "space 2 space 3", "3.9 px from its border at 390")]
+    [InlineData("card-standard", "body-padding", "1%", "space 2 space 3", "3.9 px from its border at 390")]
     public void What_is_too_tight_is_told_with_its_mend(string look, string property, string typed, string mend, string said)
     {
         var site = Demo.Site.After(Cell(look, property, typed));
@@ -37,6 +39,14 @@ public class RoomTests
         // A line on one side keeps its distance on that side alone.
         var one = Demo.Site.After(Cell("group-stack", "border", "none, none, none, hairline")).After(Cell("group-stack", "padding", "0 0 0 space 4"));
         Assert.Empty(RoomInBoxes.Of(one, one.Looks.Get("group-stack")));
+        // A state with an edge or a padding of its own is looked at for itself.
+        var hovered = Demo.Site.After(new SetCell("button-filled", "padding", State.Hover, null, null, "1px"));
+        Assert.Equal("padding@hover", Assert.Single(RoomInBoxes.Of(hovered, hovered.Looks.Get("button-filled"))).Cell.ToString());
+        var bare = Demo.Site.After(Cell("button-outlined", "padding", "0")).After(Cell("button-outlined", "border", "none")).After(Cell("button-outlined", "background", "none"));
+        // Its ground is there under the pointer alone.
+        Assert.Contains("edge of its ground", Assert.Single(RoomInBoxes.Of(bare, bare.Looks.Get("button-outlined"))).Says, StringComparison.Ordinal);
+        var never = PartCatalogue.Get("button").States.Aggregate(bare, (s, state) => s.After(new SetCell("button-outlined", "background", state, null, null, "none")));
+        Assert.Empty(RoomInBoxes.Of(never, never.Looks.Get("button-outlined")));
         // What is wanted is the site's to say.
         var generous = Demo.Site.After(new SetThing("spaceRules", "rules", "least", "30"));
         Assert.NotEmpty(RoomInBoxes.Of(generous, generous.Looks.Get("card-standard")));

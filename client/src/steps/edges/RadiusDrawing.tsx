@@ -1,6 +1,8 @@
 import type { PointerEvent } from 'react';
 import type { Edit, ThingView } from '../../api/client';
+import { fieldText } from '../../site/catalogue';
 import { useEditing } from '../../site/editingContext';
+import { inUnitOf } from '../../values/numbers';
 import { useDrag, useHeld } from '../../values/useHeld';
 
 /** The box whose corner is drawn, px. */
@@ -17,14 +19,21 @@ interface Corner {
 /** A corner drawn large; dragging its handle changes how far it goes, and with Shift how far down alone. */
 export function RadiusDrawing({ thing }: { thing: ThingView }) {
   const radius = useEditing((e) => e.site.edges.radii.find((r) => r.id === thing.id));
-  const set = (field: string, px: number): Edit => ({ kind: 'setThing', of: 'radius', id: thing.id, field, text: `${px}px`, in: null });
+  const stored = { across: radius?.across ?? 0, down: radius?.down ?? 0 };
+  const set = (field: 'size' | 'down', px: number): Edit => ({
+    kind: 'setThing',
+    of: 'radius',
+    id: thing.id,
+    field,
+    text: inUnitOf(fieldText(thing, field), stored[field === 'size' ? 'across' : 'down'], px),
+    in: null,
+  });
   const isEllipse = radius !== undefined && radius.across !== radius.down;
   const held = useHeld<Corner>(({ across, down }) =>
     across === down && !isEllipse
       ? set('size', across)
       : { kind: 'together', words: `${thing.name} → ${across}px by ${down}px`, edits: [set('size', across), set('down', down)] },
   );
-  const stored = { across: radius?.across ?? 0, down: radius?.down ?? 0 };
   const scale = scaleOf(Math.max(stored.across, stored.down));
   const clamp = (px: number) => Math.max(0, Math.min(Math.floor(BOX.height / scale), Math.round(px)));
   const drag = useDrag<Corner>({

@@ -3,6 +3,7 @@ import { useState, type PointerEvent } from 'react';
 import type { Schemas, ThingView } from '../../api/client';
 import { useEditing } from '../../site/editingContext';
 import { HeldSlider } from '../../values/HeldSlider';
+import { inUnitOf } from '../../values/numbers';
 import { useDrag, useHeld } from '../../values/useHeld';
 
 type Layer = Schemas['LayerView'];
@@ -21,6 +22,7 @@ export function ShadowDrawing({ thing }: { thing: ThingView }) {
   const [at, setAt] = useState(0);
   const layers = shadow?.layers ?? [];
   const chosen = layers[at] ?? layers[0];
+  const stored = { x: chosen?.x ?? 0, y: chosen?.y ?? 0 };
   const offset = useHeld<Offset>(({ x, y }) => ({
     kind: 'together',
     words: `${thing.name} · layer ${layers.indexOf(chosen as Layer) + 1} → ${x}px ${y}px`,
@@ -29,12 +31,11 @@ export function ShadowDrawing({ thing }: { thing: ThingView }) {
       of: 'shadow',
       id: chosen?.id ?? '',
       field,
-      text: `${field === 'x' ? x : y}px`,
+      text: inUnitOf(textOf(thing, chosen?.id, field), stored[field], field === 'x' ? x : y),
       in: thing.id,
     })),
   }));
   const height = useHeld<number>((px) => ({ kind: 'raiseShadow', id: thing.id, height: `${px}` }));
-  const stored = { x: chosen?.x ?? 0, y: chosen?.y ?? 0 };
   const drag = useDrag<Offset>({
     held: offset,
     at: (event: PointerEvent<HTMLElement>, start) => ({
@@ -92,6 +93,10 @@ export function ShadowDrawing({ thing }: { thing: ThingView }) {
     </div>
   );
 }
+
+/** What is typed for a field of a layer. */
+const textOf = (thing: ThingView, layer: string | undefined, field: string) =>
+  thing.items?.find((i) => i.id === layer)?.fields.find((f) => f.id === field)?.text;
 
 /** A layer as it is drawn, where it has been dragged to. */
 function cssOf(layer: Layer, at: Offset | null): string {

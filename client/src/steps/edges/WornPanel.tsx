@@ -1,5 +1,6 @@
 import { useQuery, keepPreviousData } from '@tanstack/react-query';
 import { Button } from 'antd';
+import { useEffect } from 'react';
 import { answered, api } from '../../api/client';
 import { useEditing } from '../../site/editingContext';
 import { useMeasuredPages } from '../../site/measuredPages';
@@ -12,6 +13,11 @@ const percent = (share: number) => `${(share * 100).toFixed(share > 0 && share <
 export function WornPanel() {
   const pages = useEditing((e) => e.site.pages);
   const measured = Object.values(useMeasuredPages((m) => m.pages)).filter((m) => pages.some((p) => p.id === m.page));
+  const want = useMeasuredPages((m) => m.want);
+  useEffect(() => {
+    want(true);
+    return () => want(false);
+  }, [want]);
   const [view, change] = useStageView();
   const shares = useQuery({
     queryKey: ['border shares', measured],

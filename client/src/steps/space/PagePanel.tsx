@@ -1,11 +1,13 @@
 import { kindOf, thingsOf } from '../../site/catalogue';
 import { useEditing } from '../../site/editingContext';
 import { FieldOf } from '../../things/FieldOf';
+import { SettingsOf } from '../../things/SettingsOf';
 import { usesText } from '../../ui/words';
 
 /** Content width, gutters, rhythm and gap at each break, and what holds of all spaces. */
 export function PagePanel() {
   const kind = useEditing((e) => kindOf(e.catalogue, 'pageSpacing'));
+  const rules = useEditing((e) => kindOf(e.catalogue, 'spaceRules'));
   const pages = useEditing((e) => thingsOf(e.site, 'pageSpacing'));
   const { measures } = useEditing((e) => e.site.space);
   return (
@@ -57,25 +59,7 @@ export function PagePanel() {
         <strong>Rules</strong>
         <span className="quiet">for every space of the site</span>
       </div>
-      <Rules />
+      <SettingsOf kind="spaceRules" id="rules" fields={rules?.fields ?? []} label="Rules" />
     </>
-  );
-}
-
-function Rules() {
-  const kind = useEditing((e) => kindOf(e.catalogue, 'spaceRules'));
-  return (
-    <table className="values settings" aria-label="Rules">
-      <tbody>
-        {kind?.fields.map((field) => (
-          <tr key={field.id}>
-            <th scope="row">{field.name}</th>
-            <td>
-              <FieldOf kind="spaceRules" id="rules" field={field.id} />
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }

@@ -1,6 +1,6 @@
 import { kindOf } from '../../site/catalogue';
 import { useEditing } from '../../site/editingContext';
-import { FieldOf } from '../../things/FieldOf';
+import { SettingsOf } from '../../things/SettingsOf';
 import { groupBy } from '../../ui/groupBy';
 
 /** The page's own surface over its ground, and the column beside its content. */
@@ -19,18 +19,7 @@ export function PaperPanel() {
                 : 'the page as a sheet over its ground'}
             </span>
           </div>
-          <table className="values settings" aria-label={group}>
-            <tbody>
-              {fields.map((field) => (
-                <tr key={field.id}>
-                  <th scope="row">{field.name}</th>
-                  <td>
-                    <FieldOf kind="paper" id="paper" field={field.id} />
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <SettingsOf kind="paper" id="paper" fields={fields} label={group} />
         </div>
       ))}
     </>

@@ -1,9 +1,7 @@
 import { useEditing } from '../../site/editingContext';
-import { thingOf } from '../../site/catalogue';
+import { EndsTable } from '../../things/EndsTable';
 import { FieldOf } from '../../things/FieldOf';
 import { ThingsPanel } from '../../things/ThingsPanel';
-
-const ENDS = ['narrow', 'wide'] as const;
 
 /** As long as the longest space is drawn, px. */
 const LONGEST = 160;
@@ -52,17 +50,7 @@ export function ScalePanel() {
 
 /** How the scale is made, and the widths it is fluid between. */
 function ScaleSettings() {
-  const site = useEditing((e) => e.site);
-  const { byRatio } = site.space;
-  const rows = [
-    ['width', 'Width'],
-    ...(byRatio
-      ? [
-          ['base', 'Base'],
-          ['ratio', 'Ratio'],
-        ]
-      : []),
-  ] as const;
+  const { byRatio } = useEditing((e) => e.site.space);
   return (
     <div className="scale-settings">
       <table className="values settings" aria-label="How the scale is made">
@@ -83,30 +71,7 @@ function ScaleSettings() {
           )}
         </tbody>
       </table>
-      <table className="values" aria-label="The two ends">
-        <thead>
-          <tr>
-            <th scope="col">Fluid</th>
-            {ENDS.map((end) => (
-              <th key={end} scope="col">
-                {thingOf(site, 'spaceEnd', end)?.name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(([field, name]) => (
-            <tr key={field}>
-              <th scope="row">{name}</th>
-              {ENDS.map((end) => (
-                <td key={end}>
-                  <FieldOf kind="spaceEnd" id={end} field={field as string} />
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <EndsTable kind="spaceEnd" label="The two ends" {...(!byRatio && { only: ['width'] })} />
     </div>
   );
 }

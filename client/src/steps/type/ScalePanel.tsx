@@ -1,57 +1,18 @@
-import { fieldText, kindOf, thingOf } from '../../site/catalogue';
 import { useEditing } from '../../site/editingContext';
+import { EndsTable } from '../../things/EndsTable';
 import { useFonts } from '../../ui/fonts';
-import { ValueCell } from '../../values/ValueCell';
 import './ScalePanel.css';
-
-const ENDS = ['narrow', 'wide'] as const;
-
-const ROWS: { name: string; field: string; names: string[] }[] = [
-  { name: 'Width', field: 'width', names: [] },
-  { name: 'Base', field: 'base', names: ['16', '17', '18'] },
-  { name: 'Ratio', field: 'ratio', names: [] },
-];
 
 /** The sizes there are: by base and ratio at two widths, fluid between them. */
 export function ScalePanel() {
   const site = useEditing((e) => e.site);
   const { steps, ownSizes, words } = site.type;
-  const kind = useEditing((e) => kindOf(e.catalogue, 'scaleEnd'));
   const families = useEditing((e) => e.site.type.families);
   const family = useEditing((e) => e.site.type.styles[0]?.fontFamily);
   useFonts(families);
   return (
     <>
-      <table className="values" aria-label="Scale">
-        <thead>
-          <tr>
-            <th scope="col">
-              <span className="unseen">Setting</span>
-            </th>
-            <th scope="col">Narrow</th>
-            <th scope="col">Wide</th>
-          </tr>
-        </thead>
-        <tbody>
-          {ROWS.map((row) => (
-            <tr key={row.name}>
-              <th scope="row">{row.name}</th>
-              {ENDS.map((end) => (
-                <td key={end}>
-                  <ValueCell
-                    name={`${row.name}, ${end}`}
-                    text={fieldText(thingOf(site, 'scaleEnd', end), row.field)}
-                    inherited={null}
-                    names={row.names.length > 0 ? row.names : (kind?.fields.find((f) => f.id === row.field)?.words ?? [])}
-                    note={thingOf(site, 'scaleEnd', end)?.fields.find((f) => f.id === row.field)?.note}
-                    edit={(text) => ({ kind: 'setThing', of: 'scaleEnd', id: end, field: row.field, text: text ?? '', in: null })}
-                  />
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <EndsTable kind="scaleEnd" label="Scale" />
       <div className="subhead">
         <strong>Sizes</strong>
         <span className="quiet">fluid between the two widths, still outside</span>

@@ -41,6 +41,7 @@ public sealed class BorderKind : NamedKind<Border>
         {
             "color" or "opacity" when fromGround => "both tones come from the ground",
             "along" when border.Along is ReferenceValue => "corners are square along a gradient",
+            "second" when second => "pictures and fields of forms show the first line alone",
             "distance" or "second-width" or "second-style" when !second => "shows once there is a second line",
             "second-color" when !second => "shows once there is a second line",
             "second-color" when fromGround => "both tones come from the ground",

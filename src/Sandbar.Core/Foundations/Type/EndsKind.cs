@@ -20,15 +20,10 @@ public abstract class EndsKind : FixedKind<ScaleEnd>
 
     public override IEnumerable<Problem> Problems(Site site, IListed thing)
     {
-        if (List(site) is [{ Id: Narrow } narrow, { Id: Wide } wide])
-        {
-            if (narrow.Width.Amount() >= wide.Width.Amount())
-                yield return new("/width", thing.Id == Narrow ? $"The narrow width lies below the wide one, {wide.Width.Amount():0.####}px." : $"The wide width lies above the narrow one, {narrow.Width.Amount():0.####}px.");
-        }
-        else
-        {
-            yield return new("", "A scale has a narrow end and a wide one.");
-        }
+        if (base.Problems(site, thing).ToList() is { Count: > 0 } problems) return problems;
+        var (narrow, wide) = (List(site)[0].Width.Amount(), List(site)[1].Width.Amount());
+        if (narrow < wide) return [];
+        return [new("/width", thing.Id == Narrow ? $"The narrow width lies below the wide one, {wide:0.####}px." : $"The wide width lies above the narrow one, {narrow:0.####}px.")];
     }
 
     public override string Note(Site site, IListed thing, Field field) => field.Id == "ratio" ? RatioValues.NameOf(((ScaleEnd)thing).Ratio.Amount()) : "";

@@ -54,6 +54,24 @@ public class OwnFontTests
     }
 
     [Fact]
+    public void A_family_of_the_shelf_keeps_files_of_ones_own_when_it_takes_all_of_its_own()
+    {
+        var site = With(Caveat, family: "fraunces").After(Do.Letters("fraunces", "Fraunces"));
+        Assert.Contains(site.Type.Families.Get("fraunces").Files, f => f.Item == "own-1");
+        Assert.NotNull(site.Shelf.Find("own-1"));
+        Assert.Empty(SiteCheck.Problems(site));
+        // With other letters they go.
+        Assert.DoesNotContain(site.After(Do.Letters("fraunces", "Literata")).Type.Families.Get("fraunces").Files, f => f.Item == "own-1");
+    }
+
+    [Fact]
+    public void A_long_name_is_cut_between_characters()
+    {
+        var named = Caveat with { Measures = Caveat.Measures with { Name = new string('x', 49) + "😀😀" } };
+        Assert.Equal(new string('x', 49), With(named).Type.Families[^1].Name);
+    }
+
+    [Fact]
     public void A_file_is_replaced_and_removed_and_a_removed_family_takes_its_files_along()
     {
         var site = With(Square, "own-2", With(Caveat), "own-1", "own-1");
