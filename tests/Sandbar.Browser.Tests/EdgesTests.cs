@@ -80,7 +80,7 @@ public sealed class EdgesTests : IAsyncLifetime
         Browser.Press("soft" + Keys.Enter);
         Until("2");
         Browser.Until(() => Browser.StageStyle(".card-standard", "transition-timing-function") == "cubic-bezier(0.25, 0.1, 0.25, 1)", "the easing on the stage");
-        Browser.Starting("button", "Second time of soft").Click();
+        Browser.Starting("button", "Time 2 of soft").Click();
         Browser.Press("0.8");
         Browser.Until(() => Browser.StageStyle(".card-standard", "transition-timing-function") == "cubic-bezier(0.25, 0.1, 0.8, 1)", "the stage to follow");
         Browser.Press(Keys.Enter);

@@ -5,7 +5,10 @@ namespace Sandbar.Core.Rendering;
 /// <summary>How blocks come in (CSS Animations 1). They are said only where a rule names them.</summary>
 internal static class Entrances
 {
-    private const string Distance = "var(--enter-distance, 24px)";
+    /// <summary>The custom property that says how far they come.</summary>
+    public const string DistanceProperty = "--enter-distance";
+
+    private const string Distance = $"var({DistanceProperty}, 24px)";
 
     private static readonly ImmutableArray<(string Name, string From)> All =
     [

@@ -24,6 +24,7 @@ public sealed class PageDocument : IDisposable
     private readonly ILookup<string, IElement> byClass, byName, byId;
     private readonly Dictionary<NestedSelector, string> marks = [];
     private readonly Dictionary<string, IReadOnlyList<IElement>> known = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, HashSet<IElement>> sets = new(StringComparer.Ordinal);
     private long matches;
 
     private PageDocument(IDocument tree)
@@ -49,6 +50,13 @@ public sealed class PageDocument : IDisposable
         var (candidates, weight) = Candidates(selector);
         matches += candidates.Count * weight;
         return known[selector] = IsSpent ? [] : [.. candidates.Where(e => asked.Match(e, null))];
+    }
+
+    /// <summary>Whether a selector finds an element.</summary>
+    public bool Finds(string selector, IElement element)
+    {
+        if (!sets.TryGetValue(selector, out var found)) sets[selector] = found = [.. Find(selector)];
+        return found.Contains(element);
     }
 
     /// <summary>The elements that a rule's selectors find. What is around it is looked up once and marked, whatever is nested in it.</summary>

@@ -16,7 +16,7 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
     public static Reach Of(Site before, Site after, CancellationToken cancel)
     {
         var (earlier, later) = (StyleSheetRenderer.Render(before), StyleSheetRenderer.Render(after));
-        var changed = new Changed(after.Palette);
+        var changed = new Changed();
         changed.Compare(earlier, later);
         changed.Follow(later);
         var blocks = ChangedBlocks(before, after);
@@ -27,10 +27,10 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
         {
             using var document = PageDocument.Of(after, page);
             var reached = document.Find("[data-block]").Where(e => blocks.Contains(e.GetAttribute("data-block")!)).ToHashSet();
-            foreach (var (selector, scheme) in changed.Selectors)
+            foreach (var (selector, through) in changed.Selectors)
             {
                 cancel.ThrowIfCancellationRequested();
-                reached.UnionWith(document.Find(selector).Where(e => scheme is null || e.Closest("[data-scheme]")?.GetAttribute("data-scheme") == scheme));
+                reached.UnionWith(document.Find(selector).Where(e => changed.Comes(document, e, through)));
             }
             isWhole &= !document.IsSpent;
             if (reached.Count > 0) pages++;
@@ -56,19 +56,49 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
     private static bool ShowsOne(Block block, HashSet<string> menus) =>
         menus.Count > 0 && PartCatalogue.Find(block.Part) is { } part && part.Slots.Any(s => s.Kind == SlotKind.Menu && menus.Contains(block.Content.GetValueOrDefault(s.Id, "")));
 
-    /// <summary>What changed in a sheet: selectors, and the custom properties through which more is reached.</summary>
-    private sealed class Changed(PaletteFoundation palette)
-    {
-        private readonly HashSet<(string Name, string? Scheme)> properties = [];
+    /// <summary>A custom property that changed where a rule says it.</summary>
+    /// <param name="Scope">The elements that rule is for; null for the whole page.</param>
+    /// <param name="From">What that rule reads it from, where that holds only somewhere.</param>
+    private sealed record Through(string Name, string? Scope, Through? From);
 
-        /// <summary>Selectors of elements with other declarations, and the scheme they must stand in; null for any.</summary>
-        public HashSet<(NestedSelector Selector, string? Scheme)> Selectors { get; } = [];
+    /// <summary>What changed in a sheet: selectors, and the custom properties through which more is reached.</summary>
+    private sealed class Changed
+    {
+        private readonly HashSet<Through> properties = [];
+
+        // By the name of a custom property the elements that say it themselves.
+        private readonly Dictionary<string, HashSet<string>> scopes = new(StringComparer.Ordinal);
+
+        /// <summary>Selectors of elements with other declarations, and what these come from; null where they changed themselves.</summary>
+        public HashSet<(NestedSelector Selector, Through? Through)> Selectors { get; } = [];
 
         /// <summary>Whether all that changed was looked at.</summary>
         public bool IsWhole { get; private set; } = true;
 
+        /// <summary>Whether what changed comes as far as an element: what it inherits is what the nearest around it says.</summary>
+        public bool Comes(PageDocument document, IElement element, Through? through)
+        {
+            if (through is null) return true;
+            if (through.Scope is null) return Comes(document, element, through.From);
+            var said = scopes[through.Name];
+            for (var e = element; e is not null; e = e.ParentElement)
+            {
+                if (said.Any(s => document.Finds(s, e))) return document.Finds(through.Scope, e) && Comes(document, e, through.From);
+            }
+            return false;
+        }
+
         public void Compare(StyleSheet earlier, StyleSheet later)
         {
+            foreach (var rule in earlier.Rules.Concat(later.Rules))
+            {
+                if (ScopeOf(rule) is not { } scope) continue;
+                foreach (var declaration in rule.Declarations.Where(d => IsProperty(d.Name)))
+                {
+                    if (!scopes.TryGetValue(declaration.Name, out var said)) scopes[declaration.Name] = said = new(StringComparer.Ordinal);
+                    said.Add(scope);
+                }
+            }
             var known = earlier.Rules.ToDictionary(r => r.Key, StringComparer.Ordinal);
             foreach (var rule in later.Rules)
             {
@@ -89,17 +119,17 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
             var overrides = OverrideText.Of(sheet.Overrides);
             var written = LookedUp.Of(overrides, r => overrides.Text(r).Contains("var(", StringComparison.OrdinalIgnoreCase));
             IsWhole &= written.IsWhole;
-            var readers = sheet.Rules.SelectMany(r => r.Declarations.Select(d => (Elements: Elements(r), Scheme: SchemeOf(r), d.Name, d.Value)))
-                .Concat(written.Rules.SelectMany(r => r.Declarations.Select(d => (r.Elements, Scheme: (string?)null, d.Name, Value: overrides.Text(d)))))
+            var readers = sheet.Rules.SelectMany(r => r.Declarations.Select(d => (Elements: Elements(r), Scope: ScopeOf(r), d.Name, d.Value)))
+                .Concat(written.Rules.SelectMany(r => r.Declarations.Select(d => (r.Elements, Scope: (string?)null, d.Name, Value: overrides.Text(d)))))
                 .Where(d => d.Value.Contains("var(", StringComparison.OrdinalIgnoreCase)).Distinct().ToList();
-            var next = new Queue<(string Name, string? Scheme)>(properties);
+            var next = new Queue<Through>(properties);
             while (next.TryDequeue(out var property))
             {
-                foreach (var reader in readers.Where(r => Reads(r.Value, property.Name) && (r.Scheme is null || property.Scheme is null || r.Scheme == property.Scheme)))
+                var from = property.Scope is null ? property.From : property;
+                foreach (var reader in readers.Where(r => Reads(r.Value, property.Name)))
                 {
-                    var scheme = reader.Scheme ?? property.Scheme;
-                    if (!reader.Name.StartsWith("--", StringComparison.Ordinal)) Selectors.Add((reader.Elements, scheme));
-                    else if (properties.Add((reader.Name, scheme))) next.Enqueue((reader.Name, scheme));
+                    if (!IsProperty(reader.Name)) Selectors.Add((reader.Elements, from));
+                    else if (new Through(reader.Name, reader.Scope, from) is var read && properties.Add(read)) next.Enqueue(read);
                 }
             }
         }
@@ -108,13 +138,15 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
         {
             foreach (var declaration in declarations)
             {
-                if (declaration.Name.StartsWith("--", StringComparison.Ordinal)) properties.Add((declaration.Name, SchemeOf(rule)));
-                else Selectors.Add((Elements(rule), null));
+                // What keyframes read is read by no rule.
+                if (!IsProperty(declaration.Name) || declaration.Name == Entrances.DistanceProperty) Selectors.Add((Elements(rule), null));
+                else properties.Add(new(declaration.Name, ScopeOf(rule), null));
             }
         }
 
-        /// <summary>The CSS name of the scheme whose carriers a rule is for; null for other rules.</summary>
-        private string? SchemeOf(Rule rule) => palette.Schemes.FirstOrDefault(s => rule.Selector == $"[data-scheme=\"{s.CssName}\"]")?.CssName;
+        private static bool IsProperty(string name) => name.StartsWith("--", StringComparison.Ordinal);
+
+        private static string? ScopeOf(Rule rule) => rule.Elements == ":root" ? null : rule.Elements;
 
         private static NestedSelector Elements(Rule rule) => new([rule.Elements], null);
 

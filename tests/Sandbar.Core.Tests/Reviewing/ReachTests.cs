@@ -29,6 +29,15 @@ public class ReachTests
         Assert.True(Reach.Of(Demo.Site, Demo.Site.After(Do.Role("dusk", "quiet-text", "chalk")), TestContext.Current.CancellationToken).Elements > Count("[data-scheme='dusk']").Elements);
     }
 
+    /// <summary>What is between two elements is reached where the one or the other says it, and nowhere else.</summary>
+    [Fact]
+    public void Space_around_text_reaches_what_stands_beside_it()
+    {
+        AssertReach(new SetCell("heading-2-standard", "space-before", State.Rest, null, null, "47px"), ".section > .content > * + .heading-2, .group-stack > * + .heading-2, .site-footer > .content > * + .heading-2");
+        AssertReach(new SetCell("list-standard", "space-after", State.Rest, null, null, "47px"), ".section > .content > .list + *, .group > .list + *");
+        AssertReach(new SetCell("card-row-standard", "entrance-distance", State.Rest, null, null, "47px"), ".card-row > *");
+    }
+
     [Fact]
     public void A_family_reaches_all_that_is_set_in_it()
     {
