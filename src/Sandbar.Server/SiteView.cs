@@ -158,7 +158,7 @@ public sealed record LookView(string Id, string Part, string Name, string Select
 /// <param name="Note">What it comes to, as a hint.</param>
 /// <param name="Swatch">CSS of the fill it shows in the first scheme; null for what is no fill.</param>
 /// <param name="Sides">What stands at each side or corner, as typed; null where they are linked.</param>
-/// <param name="Preset">Name of the thing that a typed value equals; null where it equals none.</param>
+/// <param name="Preset">The value by the names of what it equals; null where it equals nothing that has one.</param>
 public sealed record CellView(string Property, State State, int? From, int? Below, string Text, string Note, string? Swatch, IReadOnlyList<string>? Sides, string? Preset)
 {
     public static CellView? Of(Site site, Part part, Look look, CellKey key, Value value)
@@ -168,7 +168,7 @@ public sealed record CellView(string Property, State State, int? From, int? Belo
         return new(
             key.Property, key.State, key.Widths.From, key.Widths.Below, property.Write(site, value), ValueNotes.Of(site, value), Swatches.Of(site, meant),
             value is SidesValue or CornersValue && property.Kind.Sides is { } sides ? [.. sides.Select((_, i) => property.WriteSide(site, value, i))] : null,
-            Presets.Same(site, property, value) is { } same ? Kinds.Of(same).NameOf(site, same) : null);
+            Presets.Same(site, property, value) is { } same ? property.Write(site, same) : null);
     }
 }
 

@@ -1,5 +1,6 @@
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Edges;
+using Sandbar.Core.Foundations.Motion;
 using Sandbar.Core.Foundations.Palette;
 using Sandbar.Core.Foundations.Space;
 using Sandbar.Core.Foundations.Type;
@@ -11,8 +12,23 @@ namespace Sandbar.Core.Foundations;
 /// <summary>Typed values that are the same as something with a name: it would follow if that were used.</summary>
 public static class Presets
 {
-    /// <summary>The named thing a typed value equals; null where there is none, or it names one already.</summary>
-    public static ReferenceValue? Same(Site site, Setting setting, Value value) => value switch
+    /// <summary>A typed value with names in place of what equals something named; null where nothing does.</summary>
+    public static Value? Same(Site site, Setting setting, Value value)
+    {
+        switch (value)
+        {
+            case SidesValue or CornersValue:
+                var sides = value.Inner.Select(side => Named(site, setting, side)).ToList();
+                return sides.Exists(s => s is not null) ? value.With([.. sides.Zip(value.Inner, (named, side) => named ?? side)]) : null;
+            case ChangeValue { Duration: NumberValue time } change:
+                var ms = time.Unit == "s" ? time.Number * 1000 : time.Number;
+                return site.Motion.Durations.FirstOrDefault(d => d.Time.Amount() == ms) is { } duration ? change with { Duration = new ReferenceValue(DurationKind.Kind, duration.Id) } : null;
+            default:
+                return Named(site, setting, value);
+        }
+    }
+
+    private static ReferenceValue? Named(Site site, Setting setting, Value value) => value switch
     {
         NumberValue { Number: > 0 } number when TextFigures.Pixels(number) is { } px => Named(setting, kind => kind switch
         {
@@ -27,19 +43,6 @@ public static class Presets
             Named(setting, kind => (kind as ColorKind)?.List(site).FirstOrDefault(c => ColorText.Hex(site.Palette.Row(c).Base) == hex)?.Id),
         _ => null,
     };
-
-    /// <summary>What is said beside a value that equals something with a name; empty where it does not.</summary>
-    public static string Note(Site site, Setting setting, Value value)
-    {
-        if (Same(site, setting, value) is { } same) return $"is {Kinds.Of(same).NameOf(site, same)}";
-        return value is ChangeValue { Duration: NumberValue time } && DurationOf(site, time) is { } duration ? $"as long as {duration.Name}" : "";
-    }
-
-    private static Duration? DurationOf(Site site, NumberValue time)
-    {
-        var ms = time.Unit == "s" ? time.Number * 1000 : time.Number;
-        return site.Motion.Durations.FirstOrDefault(d => d.Time.Amount() == ms);
-    }
 
     private static ReferenceValue? Named(Setting setting, Func<ReferenceKind, string?> find) =>
         setting.Kind.Offered.Select(kind => (kind, Id: find(kind))).FirstOrDefault(k => k.Id is not null) is { kind: { } found, Id: { } id } ? new(found.Code, id) : null;

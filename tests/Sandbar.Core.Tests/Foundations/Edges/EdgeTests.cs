@@ -127,11 +127,17 @@ public class EdgeTests
     [InlineData("title-text-color", "#8a2846", "beet")]
     [InlineData("title-text-color", "#8a2847", null)]
     [InlineData("body-gap", "space 3", null)]
+    [InlineData("body-padding", "16px 24px", "space 3 space 4")]
+    [InlineData("body-padding", "16px 25px", "space 3 25px")]
+    [InlineData("radius", "14px 3px", "round 3px")]
+    [InlineData("border", "1px solid line, none, 1px solid text, none", "hairline, none, 1px solid text")]
+    [InlineData("change-shadow", "0.15s, gentle", "quick, gentle")]
+    [InlineData("change-shadow", "151ms", null)]
     public void A_literal_that_equals_a_preset_is_told(string property, string typed, string? preset)
     {
         var site = Demo.Site.After(new SetCell("card-standard", property, State.Rest, null, null, typed));
-        var same = Presets.Same(site, Catalogue.PartCatalogue.Get("card").Property(property)!, site.Looks.Get("card-standard").Cells[property]);
-        Assert.Equal(preset, same is null ? null : Kinds.Of(same).NameOf(site, same));
+        var described = Catalogue.PartCatalogue.Get("card").Property(property)!;
+        Assert.Equal(preset, Presets.Same(site, described, site.Looks.Get("card-standard").Cells[property]) is { } same ? described.Write(site, same) : null);
     }
 
     [Fact]
@@ -142,8 +148,8 @@ public class EdgeTests
         Is(null, site.After(new SetThing("pageSpacing", "wide", "content-width", "1000px")));
         static void Is(string? name, Site site)
         {
-            var same = Presets.Same(site, Catalogue.PartCatalogue.Get("section").Property("content-content-width")!, site.Looks.Get("section-standard").Cells["content-content-width"]);
-            Assert.Equal(name, same is null ? null : Kinds.Of(same).NameOf(site, same));
+            var described = Catalogue.PartCatalogue.Get("section").Property("content-content-width")!;
+            Assert.Equal(name, Presets.Same(site, described, site.Looks.Get("section-standard").Cells["content-content-width"]) is { } same ? described.Write(site, same) : null);
         }
     }
 
