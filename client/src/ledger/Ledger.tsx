@@ -1,7 +1,8 @@
 import { memo, useEffect, useRef, useState, type FocusEvent, type KeyboardEvent } from 'react';
 import type { LookView, PartView, PropertyView, State } from '../api/client';
-import { differs, shownProperties, STATE_NAMES, type Widths } from './cells';
+import { differs, remarksOf, shownProperties, STATE_NAMES, type Widths } from './cells';
 import { LedgerCell } from './LedgerCell';
+import { Remarks } from './Remarks';
 import { cellFrom } from './moves';
 import './Ledger.css';
 
@@ -180,40 +181,54 @@ const Row = memo(function Row({ look, property, states, widths, folded, stop, si
   const hidden = folded.split(',');
   const row = rowOf(id, side);
   const idle = look.idle.find((i) => i.property === id)?.why;
+  const remarks = side === undefined ? remarksOf(look, property, states, widths) : [];
   return (
-    <tr data-setting={side === undefined ? id : undefined} className={[side === undefined ? '' : 'side-row', idle ? 'idle' : ''].join(' ')}>
-      <th scope="row" title={idle ? `${name}: ${idle}` : name}>
-        {side !== undefined ? (
-          property.sides?.[side]
-        ) : property.sides ? (
-          <button
-            type="button"
-            className="sides-button"
-            tabIndex={-1}
-            aria-expanded={isOpen}
-            aria-label={`${name}: each ${property.sides.length > 0 && property.sides[0]?.includes(' ') ? 'corner' : 'side'}`}
-            onClick={() => toggle(id)}
-          >
-            {name} <span aria-hidden="true">{isOpen ? '▾' : '▸'}</span>
-          </button>
-        ) : (
-          name
-        )}
-      </th>
-      {states.map((state) => (
-        <td key={state} className={hidden.includes(state) ? 'folded' : ''} data-stop={stopOf(row, state)}>
-          {!hidden.includes(state) && (
-            <LedgerCell
-              look={look}
-              property={property}
-              state={state}
-              widths={widths}
-              isStop={stop === stopOf(row, state)}
-              {...(side !== undefined && { side })}
-            />
+    <>
+      <tr
+        data-setting={side === undefined ? id : undefined}
+        className={[side === undefined ? '' : 'side-row', idle ? 'idle' : ''].join(' ')}
+      >
+        <th scope="row" title={idle ? `${name}: ${idle}` : name}>
+          {side !== undefined ? (
+            property.sides?.[side]
+          ) : property.sides ? (
+            <button
+              type="button"
+              className="sides-button"
+              tabIndex={-1}
+              aria-expanded={isOpen}
+              aria-label={`${name}: each ${property.sides.length > 0 && property.sides[0]?.includes(' ') ? 'corner' : 'side'}`}
+              onClick={() => toggle(id)}
+            >
+              {name} <span aria-hidden="true">{isOpen ? '▾' : '▸'}</span>
+            </button>
+          ) : (
+            name
           )}
-        </td>
-      ))}
-    </tr>
+        </th>
+        {states.map((state) => (
+          <td key={state} className={hidden.includes(state) ? 'folded' : ''} data-stop={stopOf(row, state)}>
+            {!hidden.includes(state) && (
+              <LedgerCell
+                look={look}
+                property={property}
+                state={state}
+                widths={widths}
+                isStop={stop === stopOf(row, state)}
+                {...(side !== undefined && { side })}
+              />
+            )}
+          </td>
+        ))}
+      </tr>
+      {remarks.length > 0 && (
+        <tr className="remarks">
+          <th aria-hidden="true" />
+          <td colSpan={states.length}>
+            <Remarks look={look} property={property} widths={widths} remarks={remarks} />
+          </td>
+        </tr>
+      )}
+    </>
   );
 });

@@ -1,4 +1,4 @@
-import type { CellView, LookView, PartView, PropertyView, State } from '../api/client';
+import type { CellView, Edit, LookView, PartView, PropertyView, State } from '../api/client';
 
 /** Widths a value can hold at. */
 export interface Widths {
@@ -59,3 +59,58 @@ export const STATE_NAMES: Record<State, string> = {
   pressed: 'Pressed',
   off: 'Off',
 };
+
+interface Place {
+  look: LookView;
+  property: PropertyView;
+  state: State;
+  widths: Widths;
+}
+
+/** The edit that sets a value of a look, or of one of its sides or corners. */
+export const cellEdit = ({ look, property, state, widths }: Place, text: string | null, side?: number): Edit => ({
+  kind: 'setCell',
+  look: look.id,
+  property: property.setting.id,
+  state,
+  from: widths.from,
+  below: widths.below,
+  text,
+  ...(side !== undefined && { side }),
+});
+
+/** Something about a value, and what to do. */
+export interface Remark {
+  state: State;
+  says: string;
+  source?: string;
+  /** What can be done about it, in a word or two, and the text that does it; nothing where nothing can. */
+  act?: string;
+  text?: string;
+  isWrong: boolean;
+}
+
+/** What is to be said of the values of a property: that it cannot show, that something has a name, that there is too little room. */
+export function remarksOf(
+  look: LookView,
+  { setting: { id }, sameInAllStates }: PropertyView,
+  states: readonly State[],
+  widths: Widths,
+): Remark[] {
+  const idle = look.idle.find((i) => i.property === id)?.why;
+  return [
+    ...(idle ? [{ state: 'rest' as const, says: idle, isWrong: false }] : []),
+    ...states
+      .filter((state) => state === 'rest' || !sameInAllStates)
+      .flatMap((state): Remark[] => {
+        const preset = findCell(look, id, state, widths)?.preset;
+        const squashed = findSquashed(look, id, state, widths);
+        return [
+          ...(preset ? [{ state, says: `is ${preset}`, act: 'use it', text: preset, isWrong: false }] : []),
+          ...(squashed
+            ? [{ state, says: squashed.says, source: squashed.source, act: `make it ${squashed.mend}`, text: squashed.mend, isWrong: true }]
+            : []),
+        ];
+      }),
+  ];
+}

@@ -1,7 +1,8 @@
 import { looksOf } from '../../site/catalogue';
 import { useEditing } from '../../site/editingContext';
-import { ALL_WIDTHS } from '../../ledger/cells';
+import { ALL_WIDTHS, remarksOf } from '../../ledger/cells';
 import { LedgerCell } from '../../ledger/LedgerCell';
+import { Remarks } from '../../ledger/Remarks';
 import { FieldOf } from '../../things/FieldOf';
 
 const SIDES = ['space-before', 'space-after'] as const;
@@ -45,14 +46,22 @@ export function TextPanel() {
                   return (
                     <td key={side}>
                       {property && (
-                        <LedgerCell
-                          look={look}
-                          property={property}
-                          state="rest"
-                          widths={ALL_WIDTHS}
-                          isStop
-                          called={`${property.setting.name} ${part.name} · ${look.name}`}
-                        />
+                        <>
+                          <LedgerCell
+                            look={look}
+                            property={property}
+                            state="rest"
+                            widths={ALL_WIDTHS}
+                            isStop
+                            called={`${property.setting.name} ${part.name} · ${look.name}`}
+                          />
+                          <Remarks
+                            look={look}
+                            property={property}
+                            widths={ALL_WIDTHS}
+                            remarks={remarksOf(look, property, ['rest'], ALL_WIDTHS)}
+                          />
+                        </>
                       )}
                     </td>
                   );
