@@ -19,23 +19,30 @@ public static class StyleSheetChanges
         foreach (var (a, b) in before.Rules.Zip(after.Rules))
         {
             if (ReferenceEquals(a, b)) continue;
+            // Written anew, and the same: nothing is compared one by one.
+            if (a.Key == b.Key && a.Selector == b.Selector && a.Widths == b.Widths && a.Declarations.SequenceEqual(b.Declarations)) continue;
             if (a.Key != b.Key || a.Selector != b.Selector || a.Widths != b.Widths) return null;
             isMotionSame &= !a.Needs.HasFlag(Values.Needs.Motion);
             var earlier = a.Declarations.ToDictionary(d => d.Name, d => d.Value, StringComparer.Ordinal);
             var set = b.Declarations.Where(d => !earlier.TryGetValue(d.Name, out var value) || value != d.Value).ToImmutableArray();
             var unset = earlier.Keys.Except(b.Declarations.Select(d => d.Name), StringComparer.Ordinal).ToImmutableArray();
             // A shorthand that comes or goes takes its longhands along, and the other way round.
-            var moved = set.Select(d => d.Name).Where(name => !earlier.ContainsKey(name)).Concat(unset).ToList();
+            var moved = set.Select(d => d.Name).Where(name => !earlier.ContainsKey(name)).Concat(unset).Where(IsProperty).ToList();
             if (moved.Exists(name => a.Declarations.Concat(b.Declarations).Any(d => IsShorthand(name, d.Name) || IsShorthand(d.Name, name)))) return null;
             // A shorthand that is set sets its longhands too: those said after it are said again.
-            set = [.. b.Declarations.Where((d, i) => set.Contains(d) || b.Declarations.Take(i).Any(s => set.Contains(s) && IsShorthand(s.Name, d.Name)))];
+            var shorthands = set.Where(d => IsProperty(d.Name)).ToList();
+            if (shorthands.Count > 0)
+                set = [.. b.Declarations.Where((d, i) => set.Contains(d) || b.Declarations.Take(i).Any(s => IsShorthand(s.Name, d.Name) && shorthands.Contains(s)))];
             if (set.Length + unset.Length > 0) changes.Add(new(b.Key, set, unset));
         }
         return isMotionSame || Entrances.Keyframes(before.Rules) == Entrances.Keyframes(after.Rules) ? changes.ToImmutable() : null;
     }
 
+    /// <summary>Whether it is no custom property: those are nobody's longhands.</summary>
+    private static bool IsProperty(string name) => !name.StartsWith("--", StringComparison.Ordinal);
+
     /// <summary>Whether a property sets another too, as its name tells; radii and offsets are nobody's longhands.</summary>
     private static bool IsShorthand(string name, string other) =>
-        other.Length > name.Length && other[name.Length] == '-' && other.StartsWith(name, StringComparison.Ordinal) && !name.StartsWith("--", StringComparison.Ordinal)
+        other.Length > name.Length && other[name.Length] == '-' && other.StartsWith(name, StringComparison.Ordinal) && IsProperty(name)
         && !other.EndsWith("-radius", StringComparison.Ordinal) && other != "outline-offset";
 }

@@ -8,6 +8,9 @@ namespace Sandbar.Core.Rendering;
 /// <summary>A site's stylesheet as rules.</summary>
 public static class StyleSheetRenderer
 {
+    // What no site changes is written once.
+    private static readonly Dictionary<string, ImmutableArray<Rule>> Structures = PartCatalogue.All.ToDictionary(p => p.Id, p => Structure(p), StringComparer.Ordinal);
+
     public static StyleSheet Render(Site site)
     {
         var rules = ImmutableArray.CreateBuilder<Rule>();
@@ -17,7 +20,7 @@ public static class StyleSheetRenderer
         {
             foreach (var part in PartCatalogue.All.Where(p => p.Layer == layer))
             {
-                rules.AddRange(Structure(part));
+                rules.AddRange(Structures[part.Id]);
                 foreach (var look in site.Looks.Where(l => l.Part == part.Id)) rules.AddRange(roleSteps.Noting(LookRules.Of(site, part, look)));
             }
         }
@@ -25,7 +28,7 @@ public static class StyleSheetRenderer
         return new(site.Name, UsedFonts.Of(site), FallbackFace.All(site.Type), [.. FoundationRules.Of(site, roleSteps), .. rules], site.Overrides.Site);
     }
 
-    private static IEnumerable<Rule> Structure(Part part) => part.Structure.Select((s, i) => new Rule(
+    private static ImmutableArray<Rule> Structure(Part part) => [.. part.Structure.Select((s, i) => new Rule(
         $"structure {part.Id} {i}", part.Layer, s.Selector, false, Interval.All,
-        [.. s.Declarations.Select(d => new Declaration(d.Name, d.Value, new(OriginKind.Structure, part.Id)))]));
+        [.. s.Declarations.Select(d => new Declaration(d.Name, d.Value, new(OriginKind.Structure, part.Id)))]))];
 }
