@@ -6,18 +6,30 @@ using Sandbar.Core.Values;
 namespace Sandbar.Server;
 
 /// <summary>What is the same for every site: parts with their settings, and the kinds of things foundations are made of.</summary>
-public sealed record CatalogueView(IReadOnlyList<PartView> Parts, IReadOnlyList<KindView> Kinds)
+/// <param name="Refusals">Why a part cannot stand in another: by the outer part's id and the inner one's; the page itself goes by an empty id.</param>
+public sealed record CatalogueView(
+    IReadOnlyList<PartView> Parts, IReadOnlyList<KindView> Kinds, IReadOnlyList<ArrangementView> Arrangements, IReadOnlyDictionary<string, IReadOnlyDictionary<string, string>> Refusals)
 {
-    public static readonly CatalogueView Whole = new([.. PartCatalogue.All.Select(PartView.Of)], [.. Core.Values.Kinds.AllListed.Select(KindView.Of)]);
+    public static readonly CatalogueView Whole = new(
+        [.. PartCatalogue.All.Select(PartView.Of)], [.. Core.Values.Kinds.AllListed.Select(KindView.Of)], [.. Core.Catalogue.Arrangements.All.Select(a => new ArrangementView(a.Id, a.Name, a.Says))],
+        PartCatalogue.All.Where(p => p.HoldsBlocks).Append(null).ToDictionary(p => p?.Id ?? "", p => (IReadOnlyDictionary<string, string>)RefusalsIn(p), StringComparer.Ordinal));
+
+    private static Dictionary<string, string> RefusalsIn(Part? outer) => PartCatalogue.All.Select(p => (p.Id, Refusal: p.Hook.StartsWith('.') ? Standing.Refusal(p, outer) : "It stands in text."))
+        .Where(p => p.Refusal is not null).ToDictionary(p => p.Id, p => p.Refusal!, StringComparer.Ordinal);
 }
+
+/// <param name="Says">What it is for.</param>
+public sealed record ArrangementView(string Id, string Name, string Says);
 
 /// <param name="Hook">The selector of the elements whose states its looks take.</param>
 /// <param name="HasLooks">Whether it comes in more than one look.</param>
+/// <param name="Group">What it is listed under.</param>
+/// <param name="HoldsBlocks">Whether blocks may stand in it.</param>
 public sealed record PartView(
-    string Id, string Name, string Hook, bool HasLooks, IReadOnlyList<State> States, IReadOnlyList<SlotView> Slots, IReadOnlyList<PropertyView> Properties)
+    string Id, string Name, string Group, bool HoldsBlocks, string Hook, bool HasLooks, IReadOnlyList<State> States, IReadOnlyList<SlotView> Slots, IReadOnlyList<PropertyView> Properties)
 {
     public static PartView Of(Part part) => new(
-        part.Id, part.Name, LookSelectors.StateHook(part), part.Looks.Length > 1, part.States, [.. part.Slots.Select(SlotView.Of)], [.. part.Properties.Select(PropertyView.Of)]);
+        part.Id, part.Name, part.Group.ToString(), part.HoldsBlocks, LookSelectors.StateHook(part), part.Looks.Length > 1, part.States, [.. part.Slots.Select(SlotView.Of)], [.. part.Properties.Select(PropertyView.Of)]);
 }
 
 /// <summary>Something that takes a value.</summary>

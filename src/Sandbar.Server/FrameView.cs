@@ -5,23 +5,17 @@ namespace Sandbar.Server;
 /// <summary>The header and footer every page wears.</summary>
 public sealed record FrameView(BlockView Header, BlockView Footer)
 {
-    public static FrameView Of(Site site) => new(BlockView.Of(site.Frame.Header), BlockView.Of(site.Frame.Footer));
-}
-
-/// <param name="Scheme">Id of the scheme it carries; null for the one around it.</param>
-/// <param name="Content">What its slots hold, by slot id.</param>
-public sealed record BlockView(string Id, string Part, string Look, string Name, string? Scheme, IReadOnlyDictionary<string, string> Content, IReadOnlyList<BlockView> Blocks)
-{
-    public static BlockView Of(Block block) => new(block.Id, block.Part, block.Look, block.Name, block.Scheme, block.Content, [.. block.Blocks.Select(Of)]);
+    public static FrameView Of(Site site) => new(BlockView.Of(site, site.Frame.Header), BlockView.Of(site, site.Frame.Footer));
 }
 
 public sealed record MenuView(string Id, string Name, IReadOnlyList<MenuItemView> Items)
 {
-    public static MenuView Of(Menu menu) => new(menu.Id, menu.Name, [.. menu.Items.Select(i => new MenuItemView(i.Id, i.Label, i.Page))]);
+    public static MenuView Of(Site site, Menu menu) => new(menu.Id, menu.Name, [.. menu.Items.Select(i => new MenuItemView(i.Id, i.Label, i.Page, site.Aside.Pages.Find(i.Page)?.Name))]);
 }
 
 /// <param name="Page">Id of the page it leads to.</param>
-public sealed record MenuItemView(string Id, string Label, string Page);
+/// <param name="Aside">Name of that page where it is set aside: the item is shown nowhere until it is back.</param>
+public sealed record MenuItemView(string Id, string Label, string Page, string? Aside);
 
 /// <summary>A picture of the shelf.</summary>
 /// <param name="Address">Where its bytes are.</param>

@@ -32,6 +32,8 @@ public sealed record SiteView(
     IReadOnlyList<LookView> Looks,
     IReadOnlyList<PartUseView> Parts,
     IReadOnlyList<PageView> Pages,
+    AsideView Aside,
+    IReadOnlyList<DeadLink> DeadLinks,
     OverridesView Overrides,
     FiguresView Figures)
 {
@@ -50,11 +52,13 @@ public sealed record SiteView(
             SpaceView.Of(site),
             EdgesView.Of(site),
             FrameView.Of(site),
-            [.. site.Menus.Select(MenuView.Of)],
+            [.. site.Menus.Select(m => MenuView.Of(site, m))],
             [.. site.Shelf.Where(i => i.Width > 0).Select(i => new PictureView(i.Id, i.Name, StageEndpoints.AssetAddress(i)))],
             [.. site.Looks.Select(look => LookView.Of(site, look))],
             [.. Blocks.CountByPart(site).Select(c => new PartUseView(c.Key, c.Value.Blocks, c.Value.Pages))],
-            [.. site.Pages.Select(p => new PageView(p.Id, p.Name, p.Slug))],
+            [.. site.Pages.Select(p => PageView.Of(site, p))],
+            AsideView.Of(site),
+            [.. Core.Reviewing.DeadLinks.Of(site)],
             OverridesView.Of(site.Overrides.Site),
             FiguresView.Of(head.Sheet));
     }
@@ -177,8 +181,6 @@ public sealed record CellView(string Property, State State, int? From, int? Belo
 /// <param name="Source">What it rests on.</param>
 /// <param name="Mend">What to type in the cell.</param>
 public sealed record SquashedView(string Property, State State, int? From, int? Below, string Says, string Source, string Mend);
-
-public sealed record PageView(string Id, string Name, string Slug);
 
 /// <param name="StylesheetBytes">The released stylesheet, not compressed.</param>
 public sealed record FiguresView(int StylesheetBytes)

@@ -38,9 +38,20 @@ internal static class StageEndpoints
     public static string AssetAddress(ShelfItem item) => $"/assets/{item.Hash}";
 
     /// <summary>Where the pages on stage find each other and their files.</summary>
-    public static Surroundings Around(Site site) => new(page => $"/stage/{site.Slug}/{page.Id}", AssetAddress, Head: "", MarkBlocks: true);
+    public static Surroundings Around(Site site) => new(page => $"/stage/{site.Slug}/{page.Id}", AssetAddress, Head: "", MarkBlocks: true) { ShowEmpty = true };
+
+    /// <summary>How the stage shows what holds nothing yet. In no layer: a page's own rules do not hide it.</summary>
+    private const string Empty = """
+            <style>
+              [data-empty] { opacity: 0.55; }
+              .nothing-yet, .picture-missing { display: grid; place-items: center; min-block-size: 4rem; margin: 0; border: 1px dashed currentcolor; opacity: 0.55; font: 500 14px/1.4 system-ui, sans-serif; }
+              .picture-missing { min-block-size: 12rem; }
+            </style>
+
+        """;
 
     private static string Sheets(Head head, string mark) =>
+        Empty +
         $"    <style id=\"sheet\" data-page=\"{mark}\">\n{StyleSheetText.Generated(head.Sheet, SheetUse.Stage, AssetAddress)}</style>\n"
         + $"    <style id=\"overrides\">\n{OverrideText.Of(head.Sheet.Overrides).Readable(SheetUse.Stage)}</style>\n";
 }

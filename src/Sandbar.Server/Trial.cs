@@ -16,6 +16,7 @@ public sealed record TrialRequest(long Version, Edit Edit, [property: MaxLength(
 /// <param name="Problems">What does not parse in the overrides, where they changed.</param>
 /// <param name="Colors">The colours that changed.</param>
 /// <param name="Blocks">The blocks whose HTML changed, on the pages that were asked for.</param>
+/// <param name="Orders">The sections of these pages where they came, went or moved.</param>
 public sealed record TrialAnswer(
     long Version,
     IReadOnlyList<RuleChangeView> Rules,
@@ -23,7 +24,8 @@ public sealed record TrialAnswer(
     string? Overrides,
     IReadOnlyList<CssProblemView>? Problems,
     IReadOnlyList<ColorView> Colors,
-    IReadOnlyList<BlockChange> Blocks);
+    IReadOnlyList<BlockChange> Blocks,
+    IReadOnlyList<SectionOrder> Orders);
 
 public sealed record RuleChangeView(string Key, IReadOnlyList<DeclarationView> Set, IReadOnlyList<string> Unset);
 
@@ -57,7 +59,8 @@ internal static class Trial
             overridesChanged ? OverrideText.Of(css).Readable(SheetUse.Stage) : null,
             overridesChanged ? OverridesView.Of(css).Problems : null,
             [.. tried.Palette.Colors.Where(c => IsAnother(site.Palette, tried.Palette, c)).Select(c => ColorView.Of(tried, c))],
-            [.. PageChanges.Between(site, tried, request.Pages.Distinct(), StageEndpoints.Around(tried))]);
+            [.. PageChanges.Between(site, tried, request.Pages.Distinct(), StageEndpoints.Around(tried))],
+            [.. PageChanges.Orders(site, tried, request.Pages.Distinct())]);
         return new(answer, [], IsOutdated: false, Stopwatch.GetElapsedTime(started).TotalMilliseconds);
     }
 

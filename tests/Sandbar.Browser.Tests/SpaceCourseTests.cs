@@ -87,7 +87,9 @@ public sealed class SpaceCourseTests : IAsyncLifetime
         // A band of padding on the stage is dragged to a space of the scale.
         Browser.OnStage("stage.querySelector('.card-standard').click() ?? ''");
         // The band moves under the hand: places are counted from what stays.
-        var band = Browser.Run<IWebElement>("return [...document.querySelectorAll('.band.padding')].find(b => b.offsetHeight > b.offsetWidth)");
+        const string upright = "[...document.querySelectorAll('.band.padding')].find(b => b.offsetHeight > b.offsetWidth)";
+        Browser.Until(() => Browser.Run<bool>($"return {upright} !== undefined"), "the bands of the card");
+        var band = Browser.Run<IWebElement>($"return {upright}");
         var outline = Browser.Element(".selection-outline");
         var (x, y) = FromMiddle(band, outline);
         Browser.Mouse("mousePressed", outline, x, y);

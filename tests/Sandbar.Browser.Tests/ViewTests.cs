@@ -11,6 +11,7 @@ public sealed class ViewTests(Workplace workplace) : IClassFixture<Workplace>
     [
         "/", "/sites/pellwyn/palette", "/sites/pellwyn/palette?color=new", "/sites/pellwyn/palette?view=schemes&scheme=dusk", "/sites/pellwyn/palette?view=pairs", "/sites/pellwyn/palette?view=schemes&role=text&span=schemes&schemes=day%20dusk", "/sites/pellwyn/snapshots", "/sites/pellwyn/parts",
         "/sites/pellwyn/edges", "/sites/pellwyn/edges?view=shadows", "/sites/pellwyn/edges?view=radii&radius=new", "/sites/pellwyn/edges?view=easings", "/sites/pellwyn/edges?view=durations", "/sites/pellwyn/edges?view=worn",
+        "/sites/pellwyn/pages", "/sites/pellwyn/pages?selected=home-step-1", "/sites/pellwyn/pages?view=pages", "/sites/pellwyn/pages?view=aside",
         "/sites/pellwyn/space", "/sites/pellwyn/space?view=text", "/sites/pellwyn/space?view=page", "/sites/pellwyn/space?view=paper", $"{Large}/space", $"{Large}/edges",
         "/sites/pellwyn/type", "/sites/pellwyn/type?view=scale", "/sites/pellwyn/type?view=families", "/sites/pellwyn/frame", "/sites/pellwyn/frame?view=footer", "/sites/pellwyn/frame?view=menus",
         "/sites/pellwyn/parts?page=specimen&width=820",
@@ -44,6 +45,7 @@ public sealed class ViewTests(Workplace workplace) : IClassFixture<Workplace>
         { "/sites/pellwyn/type?view=families", ".family-rows button" },
         { "/sites/pellwyn/edges?view=radii", ".acts > span button" },
         { "/sites/pellwyn/frame", ".value-choice" },
+        { "/sites/pellwyn/pages", ".subhead .turns button" },
         { "/", ".home-head .ant-btn-primary" },
         { "/", ".site-acts button[aria-label^='Rename']" },
     };

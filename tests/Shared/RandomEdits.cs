@@ -39,6 +39,7 @@ internal static class RandomEdits
             (Edit)new AddFontFile(family, name, $"own-{item}", new string('a', 64), weight, weight, italic, Letters, replaces)),
         Gen.Select(Among("own", "fraunces", "figtree"), Gen.Int[0, 2], (family, item) => (Edit)new RemoveFontFile(family, $"own-{item}")),
         Gen.Select(Among("lift", "gone"), Among("12", "40px", "-3", "1e9", "lift"), (id, height) => (Edit)new RaiseShadow(id, height)),
+        Arranged(), Paged(), OwnValues(),
         Things(), AddedThings(), MovedThings(), RemovedThings(),
         Gen.Select(Among([.. Blocks.All(Demo.Site)]), Gen.Int[0, 5], Among("", "home", "Words *of* a [kind](home)", "no", "- a\n  - b", "beet"), (block, slot, text) =>
             (Edit)new SetContent(block.Id, PartCatalogue.Get(block.Part).Slots.Select(s => s.Id).ElementAtOrDefault(slot) ?? "none", text)),
@@ -49,6 +50,50 @@ internal static class RandomEdits
         Gen.Select(Gen.Int[0, 3], Among("", "Find us", "a\nb"), Among("home", "contact", "gone"), (item, label, page) => (Edit)new AddMenuItem("main", $"item-{item}", label, page)),
         Among("", "Pellwyn", "Pellwyn Seed Library", new string('x', 61)).Select(name => (Edit)new RenameSite(name)),
         Among("", "a { color: var(--color-husk) }", ".x:hover { top: 0", "@media print { a { color: red } }").Select(css => (Edit)new SetOverrides(css)));
+
+    /// <summary>Blocks added, moved, wrapped, set aside: where they may stand and where not.</summary>
+    private static Gen<Edit> Arranged()
+    {
+        var blocks = Among([.. Blocks.All(Demo.Site).Select(b => b.Id), "new-1", "new-2", "gone"]);
+        var parents = Among<string?>([null, null, .. Blocks.All(Demo.Site).Where(b => !b.Blocks.IsEmpty).Select(b => b.Id), "new-1"]);
+        var pages = Among("home", "guide", "contact", "page-1", "gone");
+        var parts = Among([.. PartCatalogue.All.Select(p => p.Id), "none"]);
+        return Gen.OneOf(
+            Gen.Select(Gen.Int[1, 3], parts, pages, parents, Gen.Int[-1, 9], (n, part, page, parent, at) => (Edit)new AddBlock($"new-{n}", part, page, parent, at)),
+            Gen.Select(Gen.Int[1, 3], Among([.. Arrangements.All.Select(a => a.Id), "none"]), pages, Gen.Int[0, 9], (n, arrangement, page, at) => (Edit)new AddArrangement($"new-{n}", arrangement, page, at)),
+            Gen.Select(blocks, Gen.Int[1, 3], (block, n) => (Edit)new DuplicateBlock(block, $"new-{n}")),
+            Gen.Select(blocks, pages, parents, Gen.Int[0, 9], (block, page, parent, at) => (Edit)new MoveBlock(block, page, parent, at)),
+            Gen.Select(blocks, blocks, parts, Gen.Int[1, 3], (one, other, part, n) => (Edit)new WrapBlocks(n == 1 ? [one, other] : [one], part, null, $"new-{n}")),
+            Gen.Select(blocks, Gen.Int[0, 4], (block, n) => n switch { 0 => (Edit)new RemoveBlock(block), 1 => new UnwrapBlock(block), 2 => new DropAside(block), 3 => new PutBlockBack(block, null), _ => new SetBlockAside(block) }),
+            Gen.Select(blocks, pages, (block, page) => (Edit)new PutBlockBack(block, page)),
+            Gen.Select(blocks, Gen.Enum<BlockField>(), Among("", "narrow", "wide narrow", "one two", "Sowing", "sowing", "button", "field-1", "a\nb"), (block, field, text) => (Edit)new SetBlock(block, field, text)));
+    }
+
+    private static Gen<Edit> Paged()
+    {
+        var pages = Among("home", "guide", "contact", "page-1", "gone");
+        return Gen.OneOf(
+            Gen.Select(Among("page-1", "guide"), Among("Rota", "Home", ""), Among<string?>(null, null, "guide", "gone"), Among<string?>(null, "opening", "none"), (id, name, like, arrangement) => (Edit)new AddPage(id, name, like, arrangement)),
+            Gen.Select(pages, Gen.Enum<PageField>(), Among("", "Rota", "rota", "guide", "dusk", "A line"), (page, field, text) => (Edit)new SetPage(page, field, text)),
+            Gen.Select(pages, Gen.Int[-1, 7], (page, to) => to switch { -1 => (Edit)new RemovePage(page), 7 => new SetPageAside(page), 6 => new PutPageBack(page), _ => new MovePage(page, to) }));
+    }
+
+    private static Gen<Edit> OwnValues()
+    {
+        var blocks = Blocks.All(Demo.Site).ToArray();
+        return Gen.OneOf(
+            Gen.Select(Among(blocks), Gen.Int[0, 99], Gen.Enum<State>(), Among([.. Typed, "beet", "space 3", "12px", "hairline"]), Gen.Int[0, 5], (block, at, state, text, n) =>
+                PartCatalogue.Get(block.Part).Properties is var all ? (Edit)new SetOwn(block.Id, all[at % all.Length].Id, state, null, null, n == 0 ? null : text) { Side = n == 1 ? 2 : null } : null!),
+            Gen.Select(Among(blocks), Among(blocks), Gen.Int[0, 4], (block, other, n) => n switch
+            {
+                0 => (Edit)new PromoteOwn(block.Id, null),
+                1 => new DropOwn(block.Id, null),
+                2 => new CopyOwn(block.Id, []),
+                3 => new CopyOwn(block.Id, [other.Id]),
+                _ => new OwnToLook(block.Id, "made-look", "Made"),
+            }),
+            Gen.Select(Among(blocks), Among("background", "padding", "radius", "text-color"), (block, property) => (Edit)new DropOwnEverywhere(block.Part, property)));
+    }
 
     /// <summary>Fields of things of every kind, set to what can be named there and to what cannot.</summary>
     private static Gen<Edit> Things()

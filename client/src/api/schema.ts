@@ -572,6 +572,26 @@ export interface components {
             edit: components["schemas"]["EditAnswer"];
             family: string;
         };
+        ArrangementView: {
+            id: string;
+            name: string;
+            says: string;
+        };
+        AsideBlockView: {
+            id: string;
+            name: string;
+            part: string;
+            page: string;
+            pageName: null | string;
+        };
+        AsidePageView: {
+            id: string;
+            name: string;
+        };
+        AsideView: {
+            blocks: components["schemas"]["AsideBlockView"][];
+            pages: components["schemas"]["AsidePageView"][];
+        };
         AwaySite: {
             slug: string;
             name: string;
@@ -592,15 +612,21 @@ export interface components {
             block: string;
             html: string;
         };
+        /** @enum {unknown} */
+        BlockField: "name" | "address" | "classes" | "hiddenAt";
         BlockView: {
             id: string;
             part: string;
             look: string;
             name: string;
             scheme: null | string;
+            address: string;
+            classes: string;
+            hiddenAt: string[];
             content: {
                 [key: string]: string;
             };
+            own: components["schemas"]["CellView"][];
             blocks: components["schemas"]["BlockView"][];
         };
         BorderShare: {
@@ -665,6 +691,12 @@ export interface components {
         CatalogueView: {
             parts: components["schemas"]["PartView"][];
             kinds: components["schemas"]["KindView"][];
+            arrangements: components["schemas"]["ArrangementView"][];
+            refusals: {
+                [key: string]: {
+                    [key: string]: string;
+                };
+            };
         };
         CellView: {
             property: string;
@@ -744,6 +776,11 @@ export interface components {
             column: number;
             message: string;
         };
+        DeadLink: {
+            page: null | string;
+            block: string;
+            says: string;
+        };
         DeclarationView: {
             name: string;
             value: string;
@@ -761,7 +798,32 @@ export interface components {
             shadows: components["schemas"]["ShadowView"][];
             easings: components["schemas"]["EasingView"][];
         };
-        Edit: components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"];
+        Edit: components["schemas"]["EditAddArrangement"] | components["schemas"]["EditAddBlock"] | components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddPage"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditCopyOwn"] | components["schemas"]["EditDropAside"] | components["schemas"]["EditDropOwn"] | components["schemas"]["EditDropOwnEverywhere"] | components["schemas"]["EditDuplicateBlock"] | components["schemas"]["EditMoveBlock"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMovePage"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditOwnToLook"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditPromoteOwn"] | components["schemas"]["EditPutBlockBack"] | components["schemas"]["EditPutPageBack"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRemoveBlock"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemovePage"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlock"] | components["schemas"]["EditSetBlockAside"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetOwn"] | components["schemas"]["EditSetPage"] | components["schemas"]["EditSetPageAside"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditUnwrapBlock"] | components["schemas"]["EditWrapBlocks"];
+        EditAddArrangement: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "addArrangement";
+            id: string;
+            arrangement: string;
+            page: string;
+            /** Format: int32 */
+            at: number;
+        };
+        EditAddBlock: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "addBlock";
+            id: string;
+            part: string;
+            page: string;
+            parent: null | string;
+            /** Format: int32 */
+            at: number;
+        };
         EditAddColors: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -798,6 +860,17 @@ export interface components {
             item: string;
             label: string;
             page: string;
+        };
+        EditAddPage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "addPage";
+            id: string;
+            name: string;
+            like?: null | string;
+            arrangement?: null | string;
         };
         EditAddThing: {
             /**
@@ -841,6 +914,62 @@ export interface components {
             snapshot: string;
             name: string;
         };
+        EditCopyOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "copyOwn";
+            block: string;
+            to: string[];
+        };
+        EditDropAside: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "dropAside";
+            block: string;
+        };
+        EditDropOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "dropOwn";
+            block: string;
+            property: null | string;
+        };
+        EditDropOwnEverywhere: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "dropOwnEverywhere";
+            part: string;
+            property: string;
+        };
+        EditDuplicateBlock: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "duplicateBlock";
+            block: string;
+            id: string;
+        };
+        EditMoveBlock: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "moveBlock";
+            block: string;
+            page: string;
+            parent: null | string;
+            /** Format: int32 */
+            at: number;
+        };
         EditMoveMenuItem: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -849,6 +978,16 @@ export interface components {
             kind: "moveMenuItem";
             menu: string;
             item: string;
+            /** Format: int32 */
+            to: number;
+        };
+        EditMovePage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "movePage";
+            page: string;
             /** Format: int32 */
             to: number;
         };
@@ -864,6 +1003,16 @@ export interface components {
             to: number;
             in?: null | string;
         };
+        EditOwnToLook: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ownToLook";
+            block: string;
+            id: string;
+            name: string;
+        };
         EditPlaceColor: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -874,6 +1023,32 @@ export interface components {
             before: null | string;
             group: null | string;
         };
+        EditPromoteOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "promoteOwn";
+            block: string;
+            property: null | string;
+        };
+        EditPutBlockBack: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "putBlockBack";
+            block: string;
+            page: null | string;
+        };
+        EditPutPageBack: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "putPageBack";
+            page: string;
+        };
         EditRaiseShadow: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -882,6 +1057,14 @@ export interface components {
             kind: "raiseShadow";
             id: string;
             height: string;
+        };
+        EditRemoveBlock: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "removeBlock";
+            block: string;
         };
         EditRemoveFontFile: {
             /**
@@ -900,6 +1083,14 @@ export interface components {
             kind: "removeMenuItem";
             menu: string;
             item: string;
+        };
+        EditRemovePage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "removePage";
+            page: string;
         };
         EditRemoveThing: {
             /**
@@ -938,6 +1129,24 @@ export interface components {
             openedAt: number;
             gesture: string;
             edit: components["schemas"]["Edit"];
+        };
+        EditSetBlock: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setBlock";
+            block: string;
+            field: components["schemas"]["BlockField"];
+            text: string;
+        };
+        EditSetBlockAside: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setBlockAside";
+            block: string;
         };
         EditSetBlockLook: {
             /**
@@ -1024,6 +1233,41 @@ export interface components {
             kind: "setOverrides";
             css: string;
         };
+        EditSetOwn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setOwn";
+            block: string;
+            property: string;
+            state: components["schemas"]["State"];
+            /** Format: int32 */
+            from: null | number;
+            /** Format: int32 */
+            below: null | number;
+            text: null | string;
+            /** Format: int32 */
+            side?: null | number;
+        };
+        EditSetPage: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setPage";
+            page: string;
+            field: components["schemas"]["PageField"];
+            text: string;
+        };
+        EditSetPageAside: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setPageAside";
+            page: string;
+        };
         EditSetThing: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -1072,6 +1316,25 @@ export interface components {
             id: string;
             name: string;
             of: string;
+        };
+        EditUnwrapBlock: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "unwrapBlock";
+            block: string;
+        };
+        EditWrapBlocks: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "wrapBlocks";
+            blockIds: string[];
+            part: string;
+            look: null | string;
+            id: string;
         };
         /** @enum {unknown} */
         FamilyClass: "serif" | "sans" | "slab" | "mono" | "display" | "hand" | null;
@@ -1276,6 +1539,7 @@ export interface components {
             id: string;
             label: string;
             page: string;
+            aside: null | string;
         };
         MenuView: {
             id: string;
@@ -1319,6 +1583,8 @@ export interface components {
             text: string;
             sizes: components["schemas"]["SizeView"][];
         };
+        /** @enum {unknown} */
+        PageField: "name" | "address" | "title" | "description" | "scheme";
         PageMeasureView: {
             id: string;
             name: string;
@@ -1328,6 +1594,10 @@ export interface components {
             id: string;
             name: string;
             slug: string;
+            title: string;
+            description: string;
+            scheme: string;
+            sections: components["schemas"]["BlockView"][];
         };
         /** @enum {unknown} */
         PaintKind: "fill" | "stroke" | "stop";
@@ -1420,6 +1690,8 @@ export interface components {
         PartView: {
             id: string;
             name: string;
+            group: string;
+            holdsBlocks: boolean;
             hook: string;
             hasLooks: boolean;
             states: components["schemas"]["State"][];
@@ -1536,6 +1808,10 @@ export interface components {
             turnsInto: null | string;
             roles: components["schemas"]["RoleView"][];
         };
+        SectionOrder: {
+            page: string;
+            sections: string[];
+        };
         SettingView: {
             id: string;
             name: string;
@@ -1603,6 +1879,8 @@ export interface components {
             looks: components["schemas"]["LookView"][];
             parts: components["schemas"]["PartUseView"][];
             pages: components["schemas"]["PageView"][];
+            aside: components["schemas"]["AsideView"];
+            deadLinks: components["schemas"]["DeadLink"][];
             overrides: components["schemas"]["OverridesView"];
             figures: components["schemas"]["FiguresView"];
         };
@@ -1700,6 +1978,7 @@ export interface components {
             problems: null | components["schemas"]["CssProblemView"][];
             colors: components["schemas"]["ColorView"][];
             blocks: components["schemas"]["BlockChange"][];
+            orders: components["schemas"]["SectionOrder"][];
         };
         TrialRequest: {
             /** Format: int64 */

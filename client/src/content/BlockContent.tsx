@@ -26,38 +26,46 @@ export function BlockContent({ block }: { block: Block }) {
     <table className="values content" aria-label={`What the ${block.name.toLowerCase()} holds`}>
       {rows.map(({ block: inner, depth }) => {
         const part = partOf(catalogue, inner.part);
-        const looks = looksOf(site, inner.part);
         // What only groups others has nothing to fill in.
-        if (!part || (part.slots.length === 0 && looks.length < 2)) return null;
-        return (
-          <tbody key={inner.id}>
-            {depth > 0 && (
-              <tr className="group-row">
-                <th scope="colgroup" colSpan={2}>
-                  {part.name}
-                </th>
-              </tr>
-            )}
-            {part.slots.map((slot) => (
-              <tr key={slot.id}>
-                <th scope="row">{slot.name}</th>
-                <td>
-                  <SlotValue block={inner} slot={slot} label={`${slot.name} of ${part.name.toLowerCase()} ${inner.name}`} />
-                </td>
-              </tr>
-            ))}
-            {looks.length > 1 && (
-              <tr>
-                <th scope="row">Look</th>
-                <td>
-                  <LookChoice block={inner} name={part.name} looks={looks} />
-                </td>
-              </tr>
-            )}
-          </tbody>
-        );
+        if (!part || (part.slots.length === 0 && looksOf(site, inner.part).length < 2)) return null;
+        return <BlockSlots key={inner.id} block={inner} heading={depth > 0 ? part.name : ''} />;
       })}
     </table>
+  );
+}
+
+/** What a block itself holds, and the look it wears, as rows of a table. */
+export function BlockSlots({ block, heading = '' }: { block: Block; heading?: string }) {
+  const part = useEditing((e) => partOf(e.catalogue, block.part));
+  const site = useEditing((e) => e.site);
+  const looks = looksOf(site, block.part);
+  if (!part || (part.slots.length === 0 && looks.length < 2)) return null;
+  return (
+    <tbody>
+      {heading && (
+        <tr className="group-row">
+          <th scope="colgroup" colSpan={2}>
+            {heading}
+          </th>
+        </tr>
+      )}
+      {part.slots.map((slot) => (
+        <tr key={slot.id}>
+          <th scope="row">{slot.name}</th>
+          <td>
+            <SlotValue block={block} slot={slot} label={`${slot.name} of ${part.name.toLowerCase()} ${block.name}`} />
+          </td>
+        </tr>
+      ))}
+      {looks.length > 1 && (
+        <tr>
+          <th scope="row">Look</th>
+          <td>
+            <LookChoice block={block} name={part.name} looks={looks} />
+          </td>
+        </tr>
+      )}
+    </tbody>
   );
 }
 

@@ -42,7 +42,16 @@ const made = (from: number): EditAnswer => ({
 });
 const edit: Edit = { kind: 'setOverrides', css: 'a {}' };
 const hand = {};
-const answerOf = (version: number) => ({ version, rules: [], sheet: null, overrides: null, problems: null, colors: [], blocks: [] });
+const answerOf = (version: number) => ({
+  version,
+  rules: [],
+  sheet: null,
+  overrides: null,
+  problems: null,
+  colors: [],
+  blocks: [],
+  orders: [],
+});
 
 let store: EditingStore;
 let server: (path: string, body: Record<string, unknown> | null) => { status: number; body: unknown };

@@ -72,7 +72,10 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
       const trial = candidate === undefined ? tried : candidate?.version === sheet.version ? candidate : null;
       if (trial && !before) {
         loaded.sheets.try(trial);
-        loaded.content.try(trial.blocks.filter((b) => b.page === page));
+        loaded.content.try(
+          trial.blocks.filter((b) => b.page === page),
+          trial.orders.find((o) => o.page === page)?.sections ?? null,
+        );
         if (candidate !== undefined) frameShows(frame, loaded.document, String(sheet.version));
         return;
       }

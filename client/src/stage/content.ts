@@ -1,3 +1,4 @@
+import { Idiomorph } from 'idiomorph';
 import type { Schemas } from '../api/client';
 
 /** The HTML inside a frame: blocks as they are being tried, and the stored page once a letter of it has changed. */
@@ -6,6 +7,7 @@ export class FrameContent {
   private readonly onChanged: () => void;
   private mark: string;
   private wanted: string;
+  private stood: Element[] | null = null;
   private readonly tried = new Map<string, { now: Element; was: Element }>();
 
   /** @param onChanged called when elements were replaced: what was found among them before is gone */
@@ -16,19 +18,44 @@ export class FrameContent {
     this.wanted = this.mark;
   }
 
-  /** Shows blocks that are not stored; those tried before and not now are put back. */
-  try(blocks: readonly Schemas['BlockChange'][]): void {
-    if (blocks.length === 0 && this.tried.size === 0) return;
+  /**
+   * Shows blocks that are not stored; those tried before and not now are put back.
+   * @param order the sections from top to bottom, where they came, went or moved
+   */
+  try(blocks: readonly Schemas['BlockChange'][], order: readonly string[] | null = null): void {
+    if (blocks.length === 0 && order === null && this.tried.size === 0 && this.stood === null) return;
+    this.putInOrder();
     const now = new Set(blocks.map((b) => b.block));
     for (const [id, one] of this.tried) if (!now.has(id)) this.putBack(id, one);
+    const added = new Map<string, Element>();
     for (const { block, html } of blocks) {
       const standing = this.tried.get(block)?.now ?? outermost(this.document).find((e) => idOf(e) === block);
       const fresh = element(this.document, html);
-      if (!standing || !fresh) continue;
+      if (!fresh) continue;
+      if (!standing) {
+        added.set(block, fresh);
+        continue;
+      }
       standing.replaceWith(fresh);
       this.tried.set(block, { now: fresh, was: this.tried.get(block)?.was ?? standing });
     }
+    const main = this.document.querySelector('main');
+    if (order && main) {
+      this.stood = [...main.children];
+      const known = new Map([...main.children].map((e) => [idOf(e), e]));
+      arrange(
+        main,
+        order.flatMap((id) => known.get(id) ?? added.get(id) ?? []),
+      );
+    }
     this.onChanged();
+  }
+
+  /** The sections as they stood before others were tried. */
+  private putInOrder(): void {
+    const main = this.document.querySelector('main');
+    if (this.stood && main) arrange(main, this.stood);
+    this.stood = null;
   }
 
   /**
@@ -57,7 +84,8 @@ export class FrameContent {
   }
 
   private clearTrial(): void {
-    if (this.tried.size === 0) return;
+    if (this.tried.size === 0 && this.stood === null) return;
+    this.putInOrder();
     for (const [id, one] of this.tried) this.putBack(id, one);
     this.onChanged();
   }
@@ -67,20 +95,61 @@ export class FrameContent {
     this.tried.delete(id);
   }
 
-  /** Takes over what differs, so that the rest keeps its place and its pictures. */
+  /** Takes over what differs, so that the rest keeps its place, its pictures, its caret and what plays. */
   private take(page: Document): void {
     this.document.documentElement.dataset.scheme = page.documentElement.dataset.scheme;
     this.document.title = page.title;
+    const [main, other] = [this.document.querySelector('main'), page.querySelector('main')];
     const [here, there] = [outermost(this.document), outermost(page)];
-    if (here.length === 0 || here.map(idOf).join() !== there.map(idOf).join() || hasSidebar(this.document) !== hasSidebar(page)) {
+    const isFrameSame = frameOf(here) === frameOf(there) && hasSidebar(this.document) === hasSidebar(page);
+    if (!main || !other || here.length === 0 || !isFrameSame) {
       this.document.body.replaceChildren(...page.body.childNodes);
       return;
     }
-    here.forEach((standing, i) => {
-      const fresh = there[i];
-      if (fresh && bare(standing) !== bare(fresh)) standing.replaceWith(this.document.adoptNode(fresh));
-    });
+    const known = new Map(here.map((e) => [idOf(e), e]));
+    const sections: Element[] = [];
+    for (const fresh of there) {
+      const standing = known.get(idOf(fresh));
+      const isSection = fresh.parentElement === other;
+      const element = !standing ? this.document.adoptNode(fresh) : bare(standing) === bare(fresh) ? standing : morph(standing, fresh);
+      if (isSection) sections.push(element);
+    }
+    arrange(main, sections);
   }
+}
+
+/** The ids of the blocks around the sections. */
+const frameOf = (blocks: readonly Element[]): string =>
+  blocks
+    .filter((e) => e.parentElement?.localName !== 'main')
+    .map(idOf)
+    .join();
+
+/** Puts children in order; those that stand right are not touched, and those that move keep what plays in them where the browser can. */
+function arrange(parent: Element, children: readonly Element[]): void {
+  children.forEach((child, i) => {
+    const at = parent.children[i] ?? null;
+    if (at === child) return;
+    if (child.parentElement === parent && 'moveBefore' in parent)
+      (parent as Element & { moveBefore: (a: Node, b: Node | null) => void }).moveBefore(child, at);
+    else parent.insertBefore(child, at);
+  });
+  while (parent.children.length > children.length) parent.lastElementChild?.remove();
+}
+
+/** Makes an element like another, keeping what is the same within it: blocks are told by their ids. */
+function morph(standing: Element, fresh: Element): Element {
+  if (standing.localName !== fresh.localName) {
+    standing.replaceWith(fresh);
+    return fresh;
+  }
+  const lent = [standing, fresh]
+    .flatMap((root) => [root, ...root.querySelectorAll('[data-block]')])
+    .filter((e) => e.id === '' && idOf(e) !== null);
+  for (const e of lent) e.id = `block-${idOf(e)}`;
+  Idiomorph.morph(standing, fresh.outerHTML, { morphStyle: 'outerHTML', restoreFocus: true });
+  for (const e of [standing, ...standing.querySelectorAll('[data-block]')]) if (e.id === `block-${idOf(e)}`) e.removeAttribute('id');
+  return standing;
 }
 
 const hasSidebar = (page: Document): boolean => page.querySelector('.paper > .sidebar') !== null;

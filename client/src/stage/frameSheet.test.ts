@@ -30,6 +30,7 @@ const trial = (change: Partial<TrialAnswer>): TrialAnswer => ({
   problems: null,
   colors: [],
   blocks: [],
+  orders: [],
   ...change,
 });
 const set = (key: string, name: string, value: string) => ({ key, set: [{ name, value }], unset: [] });

@@ -115,8 +115,20 @@ public sealed record Part
     /// <summary>Ids of the parts that stand inside on the specimen page.</summary>
     public ImmutableArray<string> Inside { get; init; } = [];
 
-    /// <summary>Whether blocks may stand inside.</summary>
+    /// <summary>Whether blocks may stand inside; which, <see cref="Standing"/> says.</summary>
     public bool HoldsBlocks { get; init; }
+
+    /// <summary>Ids of the parts that may stand inside, where not all may.</summary>
+    public ImmutableArray<string> HoldsParts { get; init; } = [];
+
+    /// <summary>The groups whose parts may stand inside beside <see cref="HoldsParts"/>, where not all may.</summary>
+    public ImmutableArray<PartGroup> HoldsGroups { get; init; } = [];
+
+    /// <summary>Ids of the parts that a new block of it begins with.</summary>
+    public ImmutableArray<string> Begins { get; init; } = [];
+
+    /// <summary>Whether it stands on a page itself, and in nothing else.</summary>
+    public bool IsOutermost { get; init; }
 
     /// <summary>What follows the hook where blocks stand one below another (<see cref="Stacks"/>); null where none do.</summary>
     public string? Stack { get; init; }

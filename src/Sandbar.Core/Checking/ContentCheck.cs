@@ -23,7 +23,7 @@ public static class ContentCheck
         if (text.Any(c => char.IsControl(c) && c != '\n')) return $"{slot.Name} holds a character that cannot be shown.";
         return slot.Kind switch
         {
-            SlotKind.Link when site.Pages.Find(text) is null && !IsAddress(text) =>
+            SlotKind.Link when site.Pages.Find(PageOf(text)) is null && !IsAddress(text) =>
                 $"{Quoted.Text(text)} leads nowhere: choose a page, or type an address that begins with https://, mailto: or #.",
             SlotKind.Picture when site.Shelf.Find(text) is not { Width: > 0 } => "This picture is not on the shelf.",
             SlotKind.Menu when site.Menus.Find(text) is null => "This menu is no longer there.",
@@ -32,5 +32,12 @@ public static class ContentCheck
         };
     }
 
-    private static bool IsAddress(string text) => IsSafe(text) && !text.Any(char.IsWhiteSpace) && (text[0] is '#' or '/' || text.Contains(':', StringComparison.Ordinal));
+    /// <summary>The id of the page a link leads to, where it leads to one: what stands before the address within it.</summary>
+    public static string PageOf(string to) => to.IndexOf('#', StringComparison.Ordinal) is > 0 and var at ? to[..at] : to;
+
+    /// <summary>Why a document that holds a text in a slot is broken. A link to a page that is gone is not: it leads nowhere, and is told of.</summary>
+    internal static string? Broken(Site site, Slot slot, string text) => slot.Kind == SlotKind.Link && Names.IsId(PageOf(text)) ? null : Refusal(site, slot, text);
+
+    /// <summary>Whether it is an address by itself: on this page, on this site, or elsewhere.</summary>
+    public static bool IsAddress(string text) => text.Length > 0 && IsSafe(text) && !text.Any(char.IsWhiteSpace) && (text[0] is '#' or '/' || text.Contains(':', StringComparison.Ordinal));
 }

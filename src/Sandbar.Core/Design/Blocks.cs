@@ -11,10 +11,17 @@ public static class Blocks
 
     private static readonly ConditionalWeakTable<Block, Block[]> Different = [];
 
+    private static readonly ConditionalWeakTable<Site, HashSet<string>> HiddenOnSite = [];
+
+    private static readonly ConditionalWeakTable<Block, string[]> Hidden = [];
+
     private static readonly ConditionalWeakTable<Block, (string Part, int Count)[]> PartCounts = [];
 
     /// <summary>Every block of the site: the frame's, then page by page, outer before inner.</summary>
     public static IEnumerable<Block> All(Site site) => Outermost(site).SelectMany(WithInner);
+
+    /// <summary>What was set aside: kept, and shown nowhere.</summary>
+    public static IEnumerable<Block> SetAside(Site site) => site.Aside.Blocks.Select(a => a.Block).Concat(site.Aside.Pages.SelectMany(p => p.Sections)).SelectMany(WithInner);
 
     /// <summary>The frame's blocks and every page's sections.</summary>
     public static IEnumerable<Block> Outermost(Site site) => OfFrame(site).Concat(site.Pages.SelectMany(p => p.Sections));
@@ -28,6 +35,10 @@ public static class Blocks
     /// <summary>The blocks that differ from their looks. Pages that do not change cost next to nothing.</summary>
     public static IEnumerable<Block> WithOwnValues(Site site) =>
         DifferentOnSite.GetValue(site, s => [.. Outermost(s).SelectMany(b => Different.GetValue(b, d => [.. WithInner(d).Where(i => i.Own.Count > 0)]))]);
+
+    /// <summary>At which widths some block of the site is hidden: words of <see cref="Breaks.Names"/>.</summary>
+    public static IReadOnlySet<string> HiddenAt(Site site) =>
+        HiddenOnSite.GetValue(site, s => [.. Outermost(s).SelectMany(b => Hidden.GetValue(b, h => [.. WithInner(h).Where(i => i.HiddenAt.Length > 0).SelectMany(i => i.HiddenAt.Split(' ')).Distinct()]))]);
 
     /// <summary>How many blocks there are of each part, and on how many pages, by the part's id.</summary>
     public static IReadOnlyDictionary<string, (int Blocks, int Pages)> CountByPart(Site site)
@@ -53,7 +64,7 @@ public static class Blocks
     /// <summary>The site with the block of the same id replaced. What is elsewhere keeps its identity.</summary>
     public static Site Put(Site site, Block block) => Map(site, outermost => In(outermost, block));
 
-    /// <summary>The site with each outermost block changed. What does not change keeps its identity.</summary>
+    /// <summary>The site with each outermost block changed, those set aside too. What does not change keeps its identity.</summary>
     public static Site Map(Site site, Func<Block, Block> change)
     {
         var frame = new Frame(change(site.Frame.Header), change(site.Frame.Footer));
@@ -63,7 +74,10 @@ public static class Blocks
             var sections = page.Sections.Each(change);
             if (sections != page.Sections) site = site with { Pages = site.Pages.Put(page with { Sections = sections }) };
         }
-        return site;
+        var aside = new Aside(
+            site.Aside.Blocks.Each(a => change(a.Block) is var block && ReferenceEquals(block, a.Block) ? a : a with { Block = block }),
+            site.Aside.Pages.Each(p => p.Sections.Each(change) is var sections && sections == p.Sections ? p : p with { Sections = sections }));
+        return aside == site.Aside ? site : site with { Aside = aside };
     }
 
     /// <summary>A list with each item changed; the same list where none is.</summary>

@@ -24,7 +24,32 @@ public sealed record Block(
     ImmutableSortedDictionary<string, string> Content,
     ImmutableSortedDictionary<string, Value> Own,
     ImmutableArray<Block> Blocks,
-    string? Scheme = null) : IListed;
+    string? Scheme = null) : IListed
+{
+    /// <summary>Its address within the page, as links have it after the <c>#</c>; empty for none.</summary>
+    public string Address { get; init; } = "";
+
+    /// <summary>Classes of the designer's own, with spaces between.</summary>
+    public string Classes { get; init; } = "";
+
+    /// <summary>At which widths it is not shown: words of <see cref="Breaks.Names"/>, with spaces between.</summary>
+    public string HiddenAt { get; init; } = "";
+}
+
+/// <summary>What was set aside: kept with all its settings, shown nowhere.</summary>
+public sealed record Aside(ImmutableArray<AsideBlock> Blocks, ImmutableArray<Page> Pages) : INode
+{
+    public static readonly Aside Nothing = new([], []);
+}
+
+/// <param name="Id">That of the block.</param>
+/// <param name="Page">Id of the page it stood on.</param>
+/// <param name="At">Its place among the blocks it stood with, from 0.</param>
+public sealed record AsideBlock(string Id, Block Block, string Page, int At) : IListed
+{
+    /// <summary>Id of the block it stood in; null where it stood on the page itself.</summary>
+    public string? Parent { get; init; }
+}
 
 public sealed record Menu(string Id, string Name, ImmutableArray<MenuItem> Items) : IListed;
 

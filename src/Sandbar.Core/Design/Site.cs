@@ -39,6 +39,8 @@ public sealed record Site(
     public const int CurrentFormat = 2;
 
     public MotionFoundation Motion { get; init; } = new([]);
+
+    public Aside Aside { get; init; } = Aside.Nothing;
 }
 
 /// <summary>One look of a part: values by property, state and break.</summary>

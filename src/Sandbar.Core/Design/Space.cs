@@ -50,6 +50,9 @@ public static class Breaks
 
     /// <summary>The widths from one break to the next, the narrow ones first.</summary>
     public static readonly ImmutableArray<Interval> Between = [new(null, Middle), new(Middle, Wide), new(Wide, null)];
+
+    /// <summary>What these are called.</summary>
+    public static readonly ImmutableArray<string> Names = ["narrow", "middle", "wide"];
 }
 
 /// <summary>The space of a page between two breaks.</summary>

@@ -63,6 +63,13 @@ public sealed class Uses
         {
             foreach (var (cell, value) in block.Own) Add(Meant(value, block.Own, site.Looks.Find(block.Look)?.Cells ?? block.Own, CellKey.Parse(cell)), new(block.Name, new InBlock(PageOf(block), block.Id)));
         }
+        // What is set aside comes back as it was: it uses what it names.
+        foreach (var block in Blocks.SetAside(site))
+        {
+            foreach (var value in block.Own.Values) Add(value, new($"{block.Name} (set aside)", new InBlock("", block.Id)));
+            if (block.Scheme is { } scheme) Add(SchemeKind.Kind, scheme, new($"{block.Name} (set aside)", new InBlock("", block.Id)));
+        }
+        foreach (var page in site.Aside.Pages) Add(SchemeKind.Kind, page.Scheme, new($"page {page.Name} (set aside)", new InPage(page.Id)));
         foreach (var page in site.Pages) Add(SchemeKind.Kind, page.Scheme, new($"page {page.Name}", new InPage(page.Id)));
         foreach (var block in Blocks.All(site))
         {
@@ -93,7 +100,11 @@ public sealed class Uses
         site = site with { Looks = site.Looks.Each(look => Turned(look.Cells, Turn) is { } cells ? look with { Cells = cells } : look) };
         var isScheme = kind.Code == SchemeKind.Kind;
         site = Blocks.Map(site, In);
-        if (isScheme) site = site with { Pages = site.Pages.Each(page => page.Scheme == id ? page with { Scheme = by } : page) };
+        if (isScheme)
+        {
+            Page Carrying(Page page) => page.Scheme == id ? page with { Scheme = by } : page;
+            site = site with { Pages = site.Pages.Each(Carrying), Aside = site.Aside with { Pages = site.Aside.Pages.Each(Carrying) } };
+        }
         return OverrideTokens.Renamed(site, kind, id, by);
 
         Block In(Block block)

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Globalization;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
@@ -11,19 +12,24 @@ internal sealed class BlockHtml(PageWriter page, Block block, Part part) : Block
 
     public Block Block => block;
 
+    /// <summary>What it needs and does not hold yet: the stage shows what belongs there.</summary>
+    public ImmutableArray<Slot> Empty { get; init; } = [];
+
     public override bool Has(string slot) => !string.IsNullOrWhiteSpace(Plain(slot));
 
-    public override string Plain(string slot) => block.Content.GetValueOrDefault(slot, "");
+    public override string Plain(string slot) => Missing(slot) is { } missing ? missing.Sample.Length > 0 ? missing.Sample : missing.Name : block.Content.GetValueOrDefault(slot, "");
 
     public override bool Is(string slot, string word) => Chosen(slot) == word;
 
     public override void Element(string tag, IEnumerable<(string Name, string Value)> attributes, Action inner)
     {
         var own = new List<(string, string)>();
+        if (block.Address.Length > 0) own.Add(("id", block.Address));
         var classes = Classes();
         if (classes.Length > 0) own.Add(("class", classes));
         if (block.Scheme is { } scheme) own.Add(("data-scheme", page.Site.Palette.Schemes.Get(scheme).CssName));
         own.AddRange(page.Marks(block));
+        if (!Empty.IsEmpty) own.Add(("data-empty", string.Join(' ', Empty.Select(s => s.Id))));
         page.Html.Element(tag, own.Concat(attributes), inner, IsPhrase(tag));
     }
 
@@ -37,14 +43,21 @@ internal sealed class BlockHtml(PageWriter page, Block block, Part part) : Block
 
     public override IEnumerable<(string Name, string Value)> Link(string slot)
     {
-        if (!Has(slot)) yield break;
+        if (!Has(slot) || Missing(slot) is not null) yield break;
         var to = block.Content[slot];
-        yield return ("href", page.Address(to));
+        // What leads nowhere is no link: a page that is gone, or set aside.
+        if (page.Leads(to) is not { } address) yield break;
+        yield return ("href", address);
         if (to == page.Page.Id && part.States.Contains(State.Current)) yield return ("aria-current", "page");
     }
 
     public override void Picture(string slot, string altSlot, string? cssClass)
     {
+        if (Missing(slot) is { } missing)
+        {
+            page.Html.Element("span", [("class", "picture-missing")], () => page.Html.Text(missing.Name), isPhrase: true);
+            return;
+        }
         if (!Has(slot) || page.Site.Shelf.Find(block.Content[slot]) is not { } item) return;
         var attributes = new List<(string, string)> { ("src", page.Asset(item)), ("alt", Plain(altSlot)) };
         if (cssClass is not null) attributes.Insert(0, ("class", cssClass));
@@ -67,18 +80,25 @@ internal sealed class BlockHtml(PageWriter page, Block block, Part part) : Block
     public override void Blocks()
     {
         foreach (var inner in block.Blocks) page.Write(inner);
+        // What only holds others would be nothing to see.
+        if (block.Blocks.IsEmpty && page.ShowsEmpty && part.Slots.IsEmpty) page.Html.Element("p", [("class", "nothing-yet")], () => page.Html.Text($"{part.Name}: nothing in it yet"), isPhrase: true);
     }
+
+    private Slot? Missing(string slot) => Empty.FirstOrDefault(s => s.Id == slot);
 
     /// <summary>The word a choice stands on.</summary>
     public string Chosen(string slot) => Has(slot) ? Plain(slot) : part.Slots.First(s => s.Id == slot).Words[0].Code;
 
     private string Classes()
     {
+        var classes = new List<string>();
         // An element that is reached without a class keeps none.
-        if (!part.Hook.StartsWith('.')) return block.Own.Count > 0 ? $"own-{block.Id}" : "";
-        var classes = part.Hook[1..];
-        if (LookSelectors.ClassOf(page.Site, part, block.Look) is { } look) classes += " " + look;
-        return block.Own.Count > 0 ? $"{classes} own-{block.Id}" : classes;
+        if (part.Hook.StartsWith('.')) classes.Add(part.Hook[1..]);
+        if (part.Hook.StartsWith('.') && LookSelectors.ClassOf(page.Site, part, block.Look) is { } look) classes.Add(look);
+        if (block.Own.Count > 0) classes.Add($"own-{block.Id}");
+        if (block.HiddenAt.Length > 0) classes.AddRange(block.HiddenAt.Split(' ').Select(HiddenRules.ClassOf));
+        if (block.Classes.Length > 0) classes.Add(block.Classes);
+        return string.Join(' ', classes);
     }
 
     private static bool IsPhrase(string tag) => tag is "a" or "button" or "p" or "h1" or "h2" or "h3" or "h4" or "h5" or "h6" or "figcaption";

@@ -32,6 +32,10 @@ public static class InlineText
         }
     }
 
+    /// <summary>Where the links of a text lead, as they are written.</summary>
+    public static IEnumerable<string> Links(string text) =>
+        text.Contains('[', StringComparison.Ordinal) && Read(text) is { } document ? document.Descendants<LinkInline>().Where(l => !l.IsImage).Select(l => l.Url ?? "") : [];
+
     /// <summary>A line is never a list, a quote or a heading here: “1965. *A*” begins with a year.</summary>
     private static MarkdownPipeline Inlines()
     {

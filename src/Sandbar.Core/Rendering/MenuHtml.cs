@@ -12,7 +12,8 @@ internal static class MenuHtml
         var label = block.Has(labelSlot) ? block.Plain(labelSlot) : menu.Name;
         page.Html.Element("nav", [("aria-label", label)], () => block.Element("ul", [], () =>
         {
-            foreach (var item in menu.Items)
+            // A page that is set aside is led to by nothing.
+            foreach (var item in menu.Items.Where(i => page.Site.Pages.Find(i.Page) is not null))
             {
                 var attributes = new List<(string, string)> { ("class", "menu-link"), ("href", page.Address(item.Page)) };
                 if (item.Page == page.Page.Id) attributes.Add(("aria-current", "page"));

@@ -12,10 +12,15 @@ namespace Sandbar.Core.Rendering;
 /// <param name="Block">Id of the block.</param>
 public sealed record BlockChange(string Page, string Block, string Html);
 
+/// <summary>The sections of a page where they came, went or moved.</summary>
+/// <param name="Page">Id of the page.</param>
+/// <param name="Sections">Their ids, from top to bottom.</param>
+public sealed record SectionOrder(string Page, ImmutableArray<string> Sections);
+
 /// <summary>What of the pages' HTML differs from one site to another.</summary>
 public static class PageChanges
 {
-    private static readonly Surroundings Anywhere = new(page => page.Slug, item => item.Hash, Head: "", MarkBlocks: true);
+    private static readonly Surroundings Anywhere = new(page => page.Slug, item => item.Hash, Head: "", MarkBlocks: true) { ShowEmpty = true };
 
     private static readonly ConditionalWeakTable<Page, Marked> Marks = [];
 
@@ -40,6 +45,14 @@ public static class PageChanges
             }
         }
     }
+
+    /// <summary>The sections of those pages where they came, went or moved.</summary>
+    public static IEnumerable<SectionOrder> Orders(Site before, Site after, IEnumerable<string> pages) =>
+        from id in pages
+        let earlier = before.Pages.Find(id)
+        let page = after.Pages.Find(id)
+        where earlier is not null && page is not null && earlier.Sections != page.Sections && !earlier.Sections.Select(s => s.Id).SequenceEqual(page.Sections.Select(s => s.Id), StringComparer.Ordinal)
+        select new SectionOrder(id, [.. page.Sections.Select(s => s.Id)]);
 
     /// <summary>What tells the HTML of a page from every other: the same as long as not a letter of it changes. Kept for as long as what it is written from stays.</summary>
     public static string Mark(Site site, Page page)

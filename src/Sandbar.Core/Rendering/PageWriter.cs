@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
@@ -10,7 +11,11 @@ namespace Sandbar.Core.Rendering;
 /// <param name="Asset">Address of a file of the shelf.</param>
 /// <param name="Head">What stands in the head besides title and description, such as the link to the stylesheet.</param>
 /// <param name="MarkBlocks">Whether elements carry the id of their block, so that a click leads to it.</param>
-public sealed record Surroundings(Func<Page, string> Page, Func<ShelfItem, string> Asset, string Head, bool MarkBlocks);
+public sealed record Surroundings(Func<Page, string> Page, Func<ShelfItem, string> Asset, string Head, bool MarkBlocks)
+{
+    /// <summary>Whether blocks that hold nothing yet show what belongs there; never in a release.</summary>
+    public bool ShowEmpty { get; init; }
+}
 
 /// <summary>A page as semantic HTML.</summary>
 public sealed class PageWriter
@@ -53,12 +58,20 @@ public sealed class PageWriter
     {
         // A part that this program does not know shows nothing rather than stopping the page.
         if (PartCatalogue.Find(block.Part) is not { } part) return;
-        if (part.Slots.Any(s => s.Required && string.IsNullOrWhiteSpace(block.Content.GetValueOrDefault(s.Id, "")))) return;
-        part.Write(new BlockHtml(this, block, part));
+        ImmutableArray<Slot> empty = [.. part.Slots.Where(s => s.Required && string.IsNullOrWhiteSpace(block.Content.GetValueOrDefault(s.Id, "")))];
+        if (!empty.IsEmpty && !ShowsEmpty) return;
+        part.Write(new BlockHtml(this, block, part) { Empty = empty });
     }
 
-    /// <summary>The address of a page by its id; anchors and outside addresses stay as they are.</summary>
-    internal string Address(string to) => Site.Pages.Find(to) is { } page ? surroundings.Page(page) : ContentCheck.IsSafe(to) ? to : "#";
+    /// <summary>Whether what holds nothing yet shows what belongs there.</summary>
+    internal bool ShowsEmpty => surroundings.ShowEmpty;
+
+    /// <summary>Where a link leads: a page by its id, with or without an address within it; anchors and outside addresses stay as they are. Null for nowhere.</summary>
+    internal string? Leads(string to) => Site.Pages.Find(ContentCheck.PageOf(to)) is { } page ? surroundings.Page(page) + to[ContentCheck.PageOf(to).Length..]
+        : ContentCheck.IsAddress(to) ? to : null;
+
+    /// <summary>The same for a link that has to lead somewhere.</summary>
+    internal string Address(string to) => Leads(to) ?? (ContentCheck.IsSafe(to) && !Names.IsId(ContentCheck.PageOf(to)) ? to : "#");
 
     internal string Asset(ShelfItem item) => surroundings.Asset(item);
 

@@ -25,6 +25,7 @@ public static class StyleSheetRenderer
             }
         }
         foreach (var block in Blocks.WithOwnValues(site)) rules.AddRange(roleSteps.Noting(LookRules.OfOwn(site, block)));
+        rules.AddRange(HiddenRules.Of(site));
         return new(site.Name, UsedFonts.Of(site), FallbackFace.All(site.Type), [.. FoundationRules.Of(site, roleSteps), .. rules], site.Overrides.Site);
     }
 

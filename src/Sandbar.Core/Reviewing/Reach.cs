@@ -46,11 +46,51 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
         if (before.Frame == after.Frame && before.Pages == after.Pages && before.Menus == after.Menus) return changed;
         var menus = after.Menus.Where(m => before.Menus.Find(m.Id) != m).Select(m => m.Id).ToHashSet(StringComparer.Ordinal);
         var known = Blocks.All(before).ToDictionary(b => b.Id, StringComparer.Ordinal);
+        changed.UnionWith(Moved(Lists(before), Lists(after)));
         foreach (var block in Blocks.All(after))
         {
             if (!known.TryGetValue(block.Id, out var was) || was with { Blocks = block.Blocks } != block || ShowsOne(block, menus)) changed.Add(block.Id);
         }
         return changed;
+    }
+
+    /// <summary>The ids of the blocks that stand together, by what they stand in.</summary>
+    private static Dictionary<string, List<string>> Lists(Site site)
+    {
+        var lists = site.Pages.ToDictionary(p => $"/{p.Id}", p => p.Sections.Select(s => s.Id).ToList(), StringComparer.Ordinal);
+        foreach (var block in Blocks.All(site).Where(b => !b.Blocks.IsEmpty)) lists[block.Id] = [.. block.Blocks.Select(b => b.Id)];
+        return lists;
+    }
+
+    /// <summary>The blocks that stand in something else than before, or in another order: of those that changed places the fewest.</summary>
+    private static IEnumerable<string> Moved(Dictionary<string, List<string>> before, Dictionary<string, List<string>> after)
+    {
+        foreach (var (around, ids) in after)
+        {
+            var earlier = before.GetValueOrDefault(around) ?? [];
+            if (earlier.SequenceEqual(ids, StringComparer.Ordinal)) continue;
+            var at = earlier.Select((id, i) => (id, i)).ToDictionary(p => p.id, p => p.i, StringComparer.Ordinal);
+            var stayed = Rising([.. ids.Where(at.ContainsKey).Select(id => at[id])]);
+            foreach (var id in ids.Where(id => !at.TryGetValue(id, out var i) || !stayed.Contains(i))) yield return id;
+        }
+    }
+
+    /// <summary>The longest of a list's parts that rises.</summary>
+    private static HashSet<int> Rising(IReadOnlyList<int> numbers)
+    {
+        var (lengths, from, best) = (new int[numbers.Count], new int[numbers.Count], -1);
+        for (var i = 0; i < numbers.Count; i++)
+        {
+            (lengths[i], from[i]) = (1, -1);
+            for (var j = 0; j < i; j++)
+            {
+                if (numbers[j] < numbers[i] && lengths[j] + 1 > lengths[i]) (lengths[i], from[i]) = (lengths[j] + 1, j);
+            }
+            if (best < 0 || lengths[i] > lengths[best]) best = i;
+        }
+        var rising = new HashSet<int>();
+        for (; best >= 0; best = from[best]) rising.Add(numbers[best]);
+        return rising;
     }
 
     private static bool ShowsOne(Block block, HashSet<string> menus) =>

@@ -59,6 +59,16 @@ public class ReachTests
     [Fact]
     public void Content_reaches_its_block_wherever_it_is_shown() => AssertReach(new SetContent("header", "name", "Seeds"), ".site-header");
 
+    /// <summary>What moves is reached, not what makes way for it.</summary>
+    [Fact]
+    public void A_moved_block_reaches_itself()
+    {
+        var cards = Blocks.All(Demo.Site).First(b => b.Part == "card-row");
+        var page = BlockTree.PlaceOf(Demo.Site, cards.Id)!.Value.Page!;
+        AssertReach(new MoveBlock(cards.Blocks[0].Id, page, cards.Id, 2), $"[data-block='{cards.Blocks[0].Id}']");
+        AssertReach(new MoveBlock(Demo.Site.Pages[0].Sections[2].Id, Demo.Site.Pages[0].Id, null, 0), $"[data-block='{Demo.Site.Pages[0].Sections[2].Id}']");
+    }
+
     [Fact]
     public void A_menu_reaches_every_block_that_shows_it() => AssertReach(new RemoveMenuItem("main", "main-guide"), ".menu");
 

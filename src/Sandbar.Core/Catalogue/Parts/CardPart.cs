@@ -13,6 +13,7 @@ internal sealed class CardPart : IParts
         Place = 1,
         Hook = ".card",
         HoldsBlocks = true,
+        HoldsGroups = [PartGroup.Text, PartGroup.Action, PartGroup.Media],
         Slots =
         [
             new("picture", "Picture", SlotKind.Picture), new("alt", "Picture in words", SlotKind.Spoken),

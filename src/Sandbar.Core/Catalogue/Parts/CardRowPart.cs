@@ -10,6 +10,8 @@ internal sealed class CardRowPart : IParts
         Group = PartGroup.Card,
         Hook = ".card-row",
         HoldsBlocks = true,
+        HoldsParts = ["card"],
+        Begins = ["card", "card", "card"],
         IsRow = true,
         Inside = ["card", "card", "card"],
         Properties =

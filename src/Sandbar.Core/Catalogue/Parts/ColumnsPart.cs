@@ -11,6 +11,7 @@ internal sealed class ColumnsPart : IParts
         Place = 2,
         Hook = ".columns",
         HoldsBlocks = true,
+        Begins = ["group", "group"],
         IsRow = true,
         Inside = ["paragraph", "paragraph", "paragraph"],
         Properties = [Properties.Columns, Properties.PlaceDown, Properties.Gap],

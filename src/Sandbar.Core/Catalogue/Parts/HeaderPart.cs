@@ -11,6 +11,8 @@ internal sealed class HeaderPart : IParts
         Hook = ".site-header",
         Layer = Layer.Frame,
         HoldsBlocks = true,
+        HoldsGroups = [PartGroup.Action],
+        HoldsParts = ["menu", "picture", "paragraph"],
         Inside = ["menu", "button"],
         Slots = [new("name", "Site name", SlotKind.Text, Required: true, Sample: "Name of the site"), new("to", "Leads to", SlotKind.Link, Sample: "#")],
         Properties =

@@ -10,6 +10,7 @@ internal sealed class SectionPart : IParts
         Group = PartGroup.Arrangement,
         Hook = ".section",
         HoldsBlocks = true,
+        IsOutermost = true,
         Stack = " > .content",
         Inside = ["heading-2", "paragraph"],
         Properties =

@@ -37,6 +37,6 @@ internal static class MembershipPage
                         Field("join-address", "Where the card should go", "lines"),
                         Field("join-kind", "How you would like to belong", "choice", choices: "- Window sill\n- Plot\n- Field"),
                         Field("join-soil", "What your soil is like", "text", "Heavy, sandy, or a word of your own"),
-                        Button("join-send", "Filled", "Ask to join", "")))),
+                        Button("join-send", "Filled", "Ask to join", "")))) with { Address = "join" },
         ]);
 }

@@ -1,0 +1,107 @@
+import { Input } from 'antd';
+import { useState } from 'react';
+import type { Edit, Schemas } from '../../api/client';
+import { useActions, useEditing } from '../../site/editingContext';
+import { groupBy } from '../../ui/groupBy';
+import { onEscape } from '../../ui/keys';
+import { aroundOf, spotFor, type Row } from './outline';
+
+interface Props {
+  page: Schemas['PageView'];
+  rows: readonly Row[];
+  /** What is chosen in the outline: what is added comes into it, or after it. */
+  chosen: Row | undefined;
+  onAdded: (id: string) => void;
+  onClose: () => void;
+}
+
+interface Offer {
+  name: string;
+  says: string;
+  group: string;
+  edit: (id: string) => Edit;
+}
+
+/** Groups of parts as they are read. */
+const GROUPS: Record<string, string> = {
+  Arrangement: 'Arranging others',
+  Card: 'Cards',
+  Media: 'Pictures',
+  Form: 'Forms',
+  Action: 'Buttons',
+  Frame: 'Menus',
+};
+
+/** What can be added where the outline stands: ready sections, and every part that may stand there. */
+export function AddBlock({ page, rows, chosen, onAdded, onClose }: Props) {
+  const catalogue = useEditing((e) => e.catalogue);
+  const { make } = useActions();
+  const [wanted, setWanted] = useState('');
+  // A section comes after the one in hand.
+  const around = chosen && [chosen, ...aroundOf(rows, chosen)].at(-1);
+  const offers: Offer[] = [
+    ...catalogue.arrangements.map((a) => ({
+      name: a.name,
+      says: a.says,
+      group: 'Sections to begin with',
+      edit: (id: string): Edit => ({
+        kind: 'addArrangement',
+        id,
+        arrangement: a.id,
+        page: page.id,
+        at: around ? around.at + 1 : page.sections.length,
+      }),
+    })),
+    ...catalogue.parts.flatMap((part) => {
+      const spot = spotFor(catalogue, rows, chosen, part.id);
+      return spot
+        ? [
+            {
+              name: part.name,
+              says: spot.parent === chosen?.block.id ? `into ${chosen?.block.name}` : '',
+              group: GROUPS[part.group] ?? part.group,
+              edit: (id: string): Edit => ({ kind: 'addBlock', id, part: part.id, page: page.id, ...spot }),
+            },
+          ]
+        : [];
+    }),
+  ];
+  const words = wanted.trim().toLowerCase();
+  const shown = offers.filter((o) => `${o.name} ${o.says}`.toLowerCase().includes(words));
+  const add = async (offer: Offer) => {
+    const id = crypto.randomUUID();
+    if ((await make(offer.edit(id))) === null) onAdded(id);
+  };
+  return (
+    // Escape closes it, whatever in it has the focus.
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
+    <div className="add-block" role="group" aria-label={`Add to ${page.name}`} onKeyDown={onEscape(onClose)}>
+      <Input
+        size="small"
+        type="search"
+        aria-label="Search what can be added"
+        placeholder="search"
+        value={wanted}
+        // It was opened to choose from it.
+        autoFocus // eslint-disable-line jsx-a11y/no-autofocus
+        onChange={(event) => setWanted(event.target.value)}
+        onPressEnter={() => shown[0] && void add(shown[0])}
+      />
+      {shown.length === 0 && <p className="empty">Nothing that can stand here is called so.</p>}
+      {[...groupBy(shown, (o) => o.group)].map(([group, all]) => (
+        <div key={group}>
+          <h2 className="add-group">{group}</h2>
+          <ul className="add-offers">
+            {all.map((offer) => (
+              <li key={offer.name}>
+                <button type="button" onClick={() => void add(offer)}>
+                  <strong>{offer.name}</strong> {offer.says && <span className="quiet">{offer.says}</span>}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,242 @@
+import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors, type DragMoveEvent } from '@dnd-kit/core';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import type { Schemas } from '../../api/client';
+import { partOf } from '../../site/catalogue';
+import { useActions, useEditing } from '../../site/editingContext';
+import { useTrial } from '../../site/useTrial';
+import { aroundOf, moveTo, rowOf, rowsOf, stepTo, zoneOf, type Row, type Spot } from './outline';
+
+interface Props {
+  page: Schemas['PageView'];
+  /** Id of the chosen block. */
+  chosen: string | null;
+  choose: (id: string | null) => void;
+}
+
+/** Where the block in hand would come. */
+interface Over {
+  row: string;
+  zone: 'before' | 'within' | 'after';
+  /** Why it cannot come there. */
+  refusal: string | null;
+}
+
+/** What stands on a page as a tree (ARIA tree view pattern): chosen and moved by pointer and by key. */
+export function Outline({ page, chosen, choose }: Props) {
+  const catalogue = useEditing((e) => e.catalogue);
+  const { make } = useActions();
+  const trial = useTrial();
+  const [closed, setClosed] = useState<string[]>([]);
+  const [over, setOver] = useState<Over | null>(null);
+  const [said, setSaid] = useState('');
+  const spot = useRef<Spot | null>(null);
+  const tree = useRef<HTMLUListElement>(null);
+  const focusNext = useRef<string | null>(null);
+  const rows = rowsOf(page.sections, closed);
+  const stop = rowOf(rows, chosen)?.block.id ?? rows[0]?.block.id;
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+
+  useEffect(() => {
+    if (!focusNext.current) return;
+    const row = tree.current?.querySelector<HTMLElement>(`[data-row="${CSS.escape(focusNext.current)}"]`);
+    if (!row) return;
+    focusNext.current = null;
+    row.focus();
+  });
+
+  // What is chosen on the stage comes into sight here.
+  useEffect(() => {
+    if (chosen) tree.current?.querySelector(`[data-row="${CSS.escape(chosen)}"]`)?.scrollIntoView({ block: 'nearest' });
+  }, [chosen]);
+
+  const go = (id: string | undefined) => {
+    if (id === undefined) return;
+    focusNext.current = id;
+    choose(id);
+  };
+  const moved = async (row: Row, to: Spot | string | null) => {
+    if (typeof to === 'string') setSaid(to);
+    if (to === null || typeof to === 'string') return;
+    setSaid('');
+    focusNext.current = row.block.id;
+    await make({ kind: 'moveBlock', block: row.block.id, page: page.id, ...to });
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const row = rowOf(rows, (event.target as HTMLElement).dataset.row ?? null);
+    if (!row || event.ctrlKey || event.metaKey) return;
+    const here = rows.indexOf(row);
+    const { id } = row.block;
+    const isClosed = closed.includes(id);
+    const handled = (): boolean => {
+      if (event.altKey) {
+        if (!event.key.startsWith('Arrow')) return false;
+        void moved(row, stepTo(catalogue, rowsOf(page.sections), row, event.key));
+        return true;
+      }
+      switch (event.key) {
+        case 'ArrowDown':
+          go(rows[here + 1]?.block.id);
+          return true;
+        case 'ArrowUp':
+          go(rows[here - 1]?.block.id);
+          return true;
+        case 'ArrowRight':
+          if (isClosed) setClosed(closed.filter((c) => c !== id));
+          else go(row.block.blocks[0]?.id);
+          return true;
+        case 'ArrowLeft':
+          if (!isClosed && row.block.blocks.length > 0) setClosed([...closed, id]);
+          else go(row.parent?.id);
+          return true;
+        case 'Home':
+          go(rows[0]?.block.id);
+          return true;
+        case 'End':
+          go(rows.at(-1)?.block.id);
+          return true;
+        case 'Delete': {
+          const siblings = rows.filter((r) => (r.parent?.id ?? null) === (row.parent?.id ?? null));
+          go((siblings[row.at + 1] ?? siblings[row.at - 1] ?? aroundOf(rows, row)[0])?.block.id);
+          void make({ kind: 'removeBlock', block: id });
+          return true;
+        }
+        default:
+          return false;
+      }
+    };
+    if (handled()) {
+      event.preventDefault();
+      event.stopPropagation();
+    }
+  };
+  const onMove = ({ active, over: on }: DragMoveEvent) => {
+    const [row, under] = [rowOf(rows, String(active.id)), on && rowOf(rows, String(on.id))];
+    const at = active.rect.current.translated;
+    if (!row || !on || !under || !at) return;
+    const zone = zoneOf(at.top + at.height / 2, on.rect.top, on.rect.height, partOf(catalogue, under.block.part)?.holdsBlocks ?? false);
+    const to = moveTo(catalogue, row, under, zone);
+    if (over?.row === under.block.id && over.zone === zone) return;
+    setOver({ row: under.block.id, zone, refusal: typeof to === 'string' ? to : null });
+    spot.current = typeof to === 'string' ? null : to;
+    if (spot.current) trial.attempt({ kind: 'moveBlock', block: row.block.id, page: page.id, ...spot.current });
+    else trial.cancelTrial();
+  };
+  const end = () => {
+    setOver(null);
+    spot.current = null;
+  };
+  if (page.sections.length === 0) return <p className="empty">Nothing on this page yet: add a section above.</p>;
+  return (
+    <DndContext
+      sensors={sensors}
+      onDragMove={onMove}
+      onDragCancel={() => {
+        end();
+        trial.cancelTrial();
+      }}
+      onDragEnd={({ active }) => {
+        const [row, to] = [rowOf(rows, String(active.id)), spot.current];
+        if (over?.refusal) setSaid(over.refusal);
+        end();
+        if (row && to) void moved(row, to);
+        else trial.cancelTrial();
+      }}
+    >
+      <div className="scroll outline-scroll">
+        {/* Keys are the rows' own: the tree only hears of them. */}
+        <ul className="outline" role="tree" aria-label={`Outline of ${page.name}`} ref={tree} onKeyDown={onKeyDown}>
+          {rows.map((row) => (
+            <OutlineRow
+              key={row.block.id}
+              row={row}
+              isChosen={row.block.id === chosen}
+              isStop={row.block.id === stop}
+              isClosed={closed.includes(row.block.id)}
+              over={over?.row === row.block.id ? over : null}
+              choose={choose}
+              toggle={() => setClosed(closed.includes(row.block.id) ? closed.filter((c) => c !== row.block.id) : [...closed, row.block.id])}
+            />
+          ))}
+        </ul>
+      </div>
+      <p className="outline-said" role="status">
+        {over?.refusal ?? said}
+      </p>
+    </DndContext>
+  );
+}
+
+interface RowProps {
+  row: Row;
+  isChosen: boolean;
+  isStop: boolean;
+  isClosed: boolean;
+  over: Over | null;
+  choose: (id: string) => void;
+  toggle: () => void;
+}
+
+function OutlineRow({ row: { block, depth, at, count }, isChosen, isStop, isClosed, over, choose, toggle }: RowProps) {
+  const part = useEditing((e) => partOf(e.catalogue, block.part));
+  const look = useEditing((e) => e.site.looks.find((l) => l.id === block.look)?.name);
+  const drag = useDraggable({ id: block.id });
+  const drop = useDroppable({ id: block.id });
+  const ref = (element: HTMLLIElement | null) => {
+    drag.setNodeRef(element);
+    drop.setNodeRef(element);
+  };
+  const marks = [
+    block.own.length > 0 && (block.own.length === 1 ? '1 own value' : `${block.own.length} own values`),
+    block.hiddenAt.length > 0 && `hidden at ${block.hiddenAt.join(', ')}`,
+    block.address !== '' && `#${block.address}`,
+  ].filter(Boolean);
+  return (
+    <li
+      ref={ref}
+      data-row={block.id}
+      className={[
+        'outline-row',
+        isChosen ? 'chosen' : '',
+        over ? `over-${over.zone}` : '',
+        over?.refusal ? 'refused' : '',
+        drag.isDragging ? 'held' : '',
+      ].join(' ')}
+      role="treeitem"
+      aria-level={depth + 1}
+      aria-posinset={at + 1}
+      aria-setsize={count}
+      aria-selected={isChosen}
+      aria-expanded={block.blocks.length > 0 ? !isClosed : undefined}
+      aria-label={[part?.name, block.name === part?.name ? '' : block.name, ...marks].filter(Boolean).join(', ')}
+      tabIndex={isStop ? 0 : -1}
+      style={{ paddingInlineStart: 16 + depth * 16 }}
+      onPointerDown={(event) => drag.listeners?.onPointerDown?.(event)}
+      onClick={() => choose(block.id)}
+      // The tree hears of the other keys.
+      onKeyDown={(event) => {
+        if (event.key === 'Enter' && event.target === event.currentTarget) choose(block.id);
+      }}
+    >
+      {block.blocks.length > 0 ? (
+        <button
+          type="button"
+          className="outline-fold"
+          tabIndex={-1}
+          aria-label={isClosed ? `Open ${block.name}` : `Close ${block.name}`}
+          onPointerDown={(event) => event.stopPropagation()}
+          onClick={(event) => {
+            event.stopPropagation();
+            toggle();
+          }}
+        >
+          {isClosed ? '▸' : '▾'}
+        </button>
+      ) : (
+        <span className="outline-fold" />
+      )}
+      <span className="outline-part">{part?.name ?? 'Unknown'}</span>
+      <span className="outline-name">{block.name === part?.name || block.name === look ? '' : block.name}</span>
+      {marks.length > 0 && <span className="outline-marks">{marks.join(' · ')}</span>}
+    </li>
+  );
+}

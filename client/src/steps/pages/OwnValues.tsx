@@ -1,0 +1,177 @@
+import { Button, Input, Select } from 'antd';
+import { useState } from 'react';
+import type { CellView, Edit, Schemas } from '../../api/client';
+import { STATE_NAMES } from '../../ledger/cells';
+import { namesIn, partOf } from '../../site/catalogue';
+import { useActions, useEditing } from '../../site/editingContext';
+import { useSending } from '../../site/useDraft';
+import { ValueCell } from '../../values/ValueCell';
+import { Problem } from '../../ui/Problem';
+import type { Block } from './outline';
+
+/** The values in which a block differs from its look, and what can be done about them. */
+export function OwnValues({ block }: { block: Block }) {
+  const { make } = useActions();
+  const part = useEditing((e) => partOf(e.catalogue, block.part));
+  const look = useEditing((e) => e.site.looks.find((l) => l.id === block.look));
+  const wearers = useEditing((e) => e.site.pages.flatMap((p) => p.sections).reduce((n, s) => n + wearing(s, block.look), 0));
+  const names = useEditing((e) => e.site.names);
+  if (!part || !look) return null;
+  const property = (id: string) => part.properties.find((p) => p.setting.id === id);
+  const others = wearers - 1;
+  return (
+    <>
+      <div className="subhead">
+        <strong>Its own values</strong>
+        <span className="quiet">{block.own.length === 0 ? `none: as ${look.name}` : `where it differs from ${look.name}`}</span>
+      </div>
+      {block.own.length > 0 && (
+        <table className="values own-values" aria-label={`Own values of ${block.name}`}>
+          <tbody>
+            {block.own.map((cell) => {
+              const setting = property(cell.property)?.setting;
+              if (!setting) return null;
+              const name = `${setting.name}${where(cell)}`;
+              return (
+                <tr key={`${cell.property} ${cell.state} ${cell.from} ${cell.below}`}>
+                  <th scope="row">{name}</th>
+                  <td>
+                    <ValueCell
+                      name={`${name} of ${block.name}`}
+                      text={cell.text}
+                      inherited={null}
+                      names={namesIn(names, setting)}
+                      note={cell.note}
+                      swatch={cell.swatch}
+                      edit={(text) => setOwn(block.id, cell, text)}
+                    />
+                  </td>
+                  <td className="quiet">{inLook(look, cell)}</td>
+                  <td className="order">
+                    <button
+                      type="button"
+                      className="small-button"
+                      aria-label={`Drop ${name}: as its look`}
+                      title="Drop: as its look"
+                      onClick={() => void make(setOwn(block.id, cell, null))}
+                    >
+                      ×
+                    </button>
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      )}
+      <AddOwn block={block} part={part} />
+      {block.own.length > 0 && (
+        <div className="own-acts">
+          <Button
+            size="small"
+            title={`${others === 1 ? '1 other block wears' : `${others} other blocks wear`} ${look.name}`}
+            onClick={() => void make({ kind: 'promoteOwn', block: block.id, property: null })}
+          >
+            Give them to {look.name}: {others === 1 ? '1 other follows' : `${others} others follow`}
+          </Button>
+          <Button size="small" disabled={others === 0} onClick={() => void make({ kind: 'copyOwn', block: block.id, to: [] })}>
+            Copy to all of {look.name}
+          </Button>
+          <Button size="small" onClick={() => void make({ kind: 'dropOwn', block: block.id, property: null })}>
+            Drop all
+          </Button>
+          <NewLook block={block} />
+        </div>
+      )}
+    </>
+  );
+}
+
+const wearing = (block: Block, look: string): number => block.blocks.reduce((n, b) => n + wearing(b, look), block.look === look ? 1 : 0);
+
+const where = ({ state, from, below }: CellView): string =>
+  [
+    state === 'rest' ? '' : ` in ${STATE_NAMES[state]}`,
+    from == null && below == null ? '' : ` at ${from ?? 0}${below == null ? ' and wider' : ` to ${below}`}`,
+  ].join('');
+
+/** What the look has in its place. */
+const inLook = (look: Schemas['LookView'], own: CellView): string => {
+  const cell =
+    look.cells.find((c) => c.property === own.property && c.state === own.state && c.from === own.from && c.below === own.below) ??
+    look.cells.find((c) => c.property === own.property && c.state === 'rest');
+  return cell ? `look: ${cell.text}` : 'look: not set';
+};
+
+const setOwn = (
+  block: string,
+  { property, state, from, below }: Pick<CellView, 'property' | 'state' | 'from' | 'below'>,
+  text: string | null,
+): Edit => ({
+  kind: 'setOwn',
+  block,
+  property,
+  state,
+  from: from ?? null,
+  below: below ?? null,
+  text,
+});
+
+/** Another own value: chosen by its setting, then typed. */
+function AddOwn({ block, part }: { block: Block; part: Schemas['PartView'] }) {
+  const [property, setProperty] = useState<string | null>(null);
+  const names = useEditing((e) => e.site.names);
+  const free = part.properties.filter((p) => !block.own.some((o) => o.property === p.setting.id && o.state === 'rest' && o.from == null));
+  const chosen = free.find((p) => p.setting.id === property);
+  return (
+    <div className="add-own">
+      <Select
+        size="small"
+        showSearch={{ optionFilterProp: 'label' }}
+        aria-label={`Setting of ${block.name} to differ in`}
+        placeholder="Differ in…"
+        value={chosen?.setting.id ?? null}
+        options={free.map((p) => ({ value: p.setting.id, label: p.setting.name }))}
+        popupMatchSelectWidth={220}
+        onChange={setProperty}
+      />
+      {chosen && (
+        <ValueCell
+          key={chosen.setting.id}
+          name={`Own ${chosen.setting.name} of ${block.name}`}
+          text={null}
+          inherited="as its look"
+          names={namesIn(names, chosen.setting)}
+          edit={(text) => setOwn(block.id, { property: chosen.setting.id, state: 'rest', from: null, below: null }, text)}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Makes a look of what the block has of its own. */
+function NewLook({ block }: { block: Block }) {
+  const { make } = useActions();
+  const [name, setName] = useState('');
+  const { problem, sending, submit, mend } = useSending(() =>
+    make({ kind: 'ownToLook', block: block.id, id: crypto.randomUUID(), name }, { saidAtItsPlace: true }),
+  );
+  return (
+    <form className="add-form" aria-label="Make a look of them" onSubmit={submit}>
+      <Input
+        size="small"
+        aria-label="Name of the new look"
+        placeholder="a new look’s name"
+        value={name}
+        onChange={(event) => {
+          setName(event.target.value);
+          mend();
+        }}
+      />
+      <Button size="small" htmlType="submit" loading={sending}>
+        Make a look of them
+      </Button>
+      <Problem text={problem} />
+    </form>
+  );
+}

@@ -1,0 +1,25 @@
+import { StepViews, useStepView } from '../../site/StepViews';
+import { AsideList } from './AsideList';
+import { OutlinePanel } from './OutlinePanel';
+import { PagesList } from './PagesList';
+import './PagesStep.css';
+
+const VIEWS = [
+  { value: 'outline', label: 'Outline' },
+  { value: 'pages', label: 'All pages' },
+  { value: 'aside', label: 'Set aside' },
+] as const;
+
+/** The pages of the site: what stands on each, all of them in order, and what was set aside. */
+export default function PagesStep() {
+  const view = useStepView(VIEWS);
+  return (
+    <section className="step-panel" aria-label="Pages">
+      <div className="bar">
+        <h1>Pages</h1>
+        <StepViews label="Part of the pages" views={VIEWS} view={view} />
+      </div>
+      {view === 'outline' ? <OutlinePanel /> : view === 'pages' ? <PagesList /> : <AsideList />}
+    </section>
+  );
+}

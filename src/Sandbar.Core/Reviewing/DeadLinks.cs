@@ -1,0 +1,71 @@
+using System.Runtime.CompilerServices;
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Checking;
+using Sandbar.Core.Design;
+using Sandbar.Core.Rendering;
+using Sandbar.Css;
+
+namespace Sandbar.Core.Reviewing;
+
+/// <summary>A link that leads nowhere.</summary>
+/// <param name="Page">Id of the page it stands on; null in the frame.</param>
+/// <param name="Block">Id of the block.</param>
+/// <param name="Says">What is wrong, in a sentence.</param>
+public sealed record DeadLink(string? Page, string Block, string Says);
+
+/// <summary>Links to pages that are gone or set aside, and to addresses that no block of their page has.</summary>
+public static class DeadLinks
+{
+    private static readonly ConditionalWeakTable<Block, (string Block, string Name, string To)[]> OfBlock = [];
+
+    public static IEnumerable<DeadLink> Of(Site site)
+    {
+        var addresses = new Dictionary<string, HashSet<string>>(StringComparer.Ordinal);
+        foreach (var block in new[] { site.Frame.Header, site.Frame.Footer })
+        {
+            foreach (var dead in In(block, null)) yield return dead;
+        }
+        foreach (var page in site.Pages)
+        {
+            foreach (var dead in page.Sections.SelectMany(s => In(s, page))) yield return dead;
+        }
+
+        IEnumerable<DeadLink> In(Block outermost, Page? page)
+        {
+            foreach (var (block, name, to) in OfBlock.GetValue(outermost, Links))
+            {
+                var at = to.IndexOf('#', StringComparison.Ordinal);
+                var (id, anchor) = (at < 0 ? to : to[..at], at < 0 ? "" : to[(at + 1)..]);
+                if (id.Length > 0 && !Names.IsId(id)) continue;
+                var target = id.Length == 0 ? page : site.Pages.Find(id);
+                if (id.Length > 0 && target is null)
+                {
+                    var aside = site.Aside.Pages.Find(id);
+                    yield return new(page?.Id, block, aside is null ? $"{name} leads to a page that is gone." : $"{name} leads to {aside.Name}, which is set aside.");
+                }
+                else if (anchor.Length > 0 && target is not null && !Addresses(target).Contains(anchor))
+                    yield return new(page?.Id, block, $"{name} leads to #{anchor}, and nothing on {target.Name} has this address.");
+            }
+        }
+
+        HashSet<string> Addresses(Page page)
+        {
+            if (addresses.TryGetValue(page.Id, out var known)) return known;
+            return addresses[page.Id] = Blocks.OnPage(site, page).SelectMany(Blocks.WithInner).Select(b => b.Address).Where(a => a.Length > 0).ToHashSet(StringComparer.Ordinal);
+        }
+    }
+
+    /// <summary>Where the links of a block and of those in it lead.</summary>
+    private static (string Block, string Name, string To)[] Links(Block outermost) =>
+    [
+        .. from block in Blocks.WithInner(outermost)
+           let part = PartCatalogue.Find(block.Part)
+           where part is not null
+           from slot in part.Slots
+           let held = block.Content.GetValueOrDefault(slot.Id, "")
+           where held.Length > 0
+           from to in slot.Kind switch { SlotKind.Link => [held], SlotKind.Text or SlotKind.List or SlotKind.Table => InlineText.Links(held), _ => [] }
+           where to.Length > 0 && ContentCheck.IsSafe(to)
+           select (block.Id, Quoted.Text(block.Name), to),
+    ];
+}
