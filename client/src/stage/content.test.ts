@@ -62,6 +62,34 @@ test('a page of other blocks is taken over whole', async () => {
   expect(text(document, 'two')).toBe('More');
 });
 
+test('of a page with more sections, those that stay keep their elements, and within them what stays as it was', async () => {
+  answer(page('Name', '<p data-block="a">A</p><p data-block="b">B</p>'));
+  await content.show('m2', '/page');
+  const [header, one, b] = ['header', 'one', 'b'].map((id) => document.querySelector(`[data-block="${id}"]`));
+  answer(
+    page('Name', '<p data-block="b">B</p><p data-block="c">C</p>').replace('<main>', '<main><section data-block="zero">New</section>'),
+  );
+  await content.show('m3', '/page');
+  expect([...document.querySelectorAll('main > *')].map((e) => e.getAttribute('data-block'))).toEqual(['zero', 'one']);
+  expect(['header', 'one', 'b'].map((id) => document.querySelector(`[data-block="${id}"]`))).toEqual([header, one, b]);
+  expect(text(document, 'one')).toBe('BC');
+  // What is lent for telling them apart does not stay.
+  expect(document.querySelectorAll('main [id]').length).toBe(0);
+});
+
+test('sections are tried in another order, with one more and one less, and put back', async () => {
+  answer(page('Name', 'Words').replace('</section>', '</section><section data-block="two">More</section>'));
+  await content.show('m2', '/page');
+  const stood = [...document.querySelectorAll('main > *')];
+  const order = () => [...document.querySelectorAll('main > *')].map((e) => e.getAttribute('data-block')).join(' ');
+  content.try([], ['two', 'one']);
+  expect(order()).toBe('two one');
+  content.try([{ page: 'p', block: 'three', html: '<section data-block="three">New</section>' }], ['three', 'two']);
+  expect(order()).toBe('three two');
+  content.try([]);
+  expect([...document.querySelectorAll('main > *')]).toEqual(stood);
+});
+
 test('what was asked for last is what is shown, whichever answer comes last', async () => {
   const answers: ((html: string) => void)[] = [];
   vi.stubGlobal('fetch', () => new Promise((done) => answers.push((html) => done({ ok: true, text: () => Promise.resolve(html) }))));

@@ -22,7 +22,7 @@ public class RandomEditTests
             {
                 tried.Add(edit.GetType());
             },
-            iter: 3000,
+            iter: 30_000,
             threads: 1);
         Assert.Equal([nameof(BackToGood), nameof(BringBack), nameof(TakeBack), nameof(TakeLooks)], typeof(Edit).Assembly.GetTypes().Where(t => t.BaseType == typeof(Edit) && !tried.Contains(t)).Select(t => t.Name).Order());
     }
