@@ -207,7 +207,6 @@ function OutlineRow({ row: { block, depth, at, count }, isChosen, isStop, isClos
       aria-setsize={count}
       aria-selected={isChosen}
       aria-expanded={block.blocks.length > 0 ? !isClosed : undefined}
-      aria-label={[part?.name, block.name === part?.name ? '' : block.name, ...marks].filter(Boolean).join(', ')}
       tabIndex={isStop ? 0 : -1}
       style={{ paddingInlineStart: 16 + depth * 16 }}
       onPointerDown={(event) => drag.listeners?.onPointerDown?.(event)}
@@ -222,7 +221,8 @@ function OutlineRow({ row: { block, depth, at, count }, isChosen, isStop, isClos
           type="button"
           className="outline-fold"
           tabIndex={-1}
-          aria-label={isClosed ? `Open ${block.name}` : `Close ${block.name}`}
+          // For the hand alone: the row says whether it is open, and arrows open and close it.
+          aria-hidden="true"
           onPointerDown={(event) => event.stopPropagation()}
           onClick={(event) => {
             event.stopPropagation();
