@@ -96,6 +96,7 @@ public sealed record WrapBlocks(IReadOnlyList<string> BlockIds, string Part, str
             if (PartCatalogue.Find(block.Part) is { IsOutermost: false } one && Standing.Refusal(one, part) is { } refusal) return new Problem("/part", refusal);
         }
         var wrapper = NewBlock.Of(site, part, Id) with { Blocks = [.. inner.SelectMany(b => PartCatalogue.Find(b.Part) is { IsOutermost: true } ? b.Blocks : [b])] };
+        if (Look is not null && site.Looks.Find(Look)?.Part != Part) return new Problem("/look", $"A {part.Name.ToLowerInvariant()} has no such look.");
         if (Look is not null) wrapper = wrapper with { Look = Look };
         var without = inner.Aggregate(site, (s, b) => BlockTree.Without(s, b.Id));
         return BlockEdits.Put(without, sorted[0], wrapper);
@@ -226,7 +227,10 @@ internal static class BlockEdits
             if (Names.CheckId(id, !taken.Add(id), "/id") is { } bad) return bad;
         }
         if (taken.Count > PageCheck.MostBlocks) return new Problem("/id", $"A site holds at most {PageCheck.MostBlocks} blocks.");
-        return BlockTree.With(site, place, [.. blocks]);
+        var after = BlockTree.With(site, place, [.. blocks]);
+        // It may bring an address that something on the page has got meanwhile.
+        var twice = blocks.SelectMany(Blocks.WithInner).Where(b => b.Address.Length > 0).SelectMany(b => BlockCheck.Problems(after, b)).FirstOrDefault();
+        return twice is null ? after : new Problem("/page", $"It brings an address along. {twice.Message}");
     }
 
     public static string Name(Site site, string block) => Blocks.Find(site, block)?.Name ?? "Block";

@@ -33,7 +33,7 @@ public sealed record SetBlockLook(string Block, string Look) : Edit
     {
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
         return site.Looks.Find(Look) is { } look && look.Part == block.Part
-            ? Blocks.Put(site, block with { Look = Look })
+            ? OwnEdits.Checked(site, block with { Look = Look })
             : new Problem("/look", $"A {PartCatalogue.Find(block.Part)?.Name.ToLowerInvariant() ?? "block of this kind"} has no such look.");
     }
 

@@ -50,7 +50,12 @@ public sealed record PromoteOwn(string Block, string? Property) : Edit
         var promoted = OwnEdits.Of(block, Property);
         if (promoted.Count == 0) return OwnEdits.Nothing;
         var after = Blocks.Put(site with { Looks = site.Looks.Put(look with { Cells = look.Cells.SetItems(promoted) }) }, block with { Own = block.Own.RemoveRange(promoted.Keys) });
-        return LookCheck.Cells(after, "/looks", PartCatalogue.Get(look.Part), after.Looks.Get(look.Id).Cells, after.Looks.Get(look.Id).Cells).FirstOrDefault() is { } problem ? problem with { Path = "/property" } : after;
+        var cells = after.Looks.Get(look.Id).Cells;
+        var part = PartCatalogue.Get(look.Part);
+        if (LookCheck.Cells(after, "/looks", part, cells, cells).FirstOrDefault() is { } problem) return problem with { Path = "/property" };
+        // What others have of their own may be relative to what the look had.
+        var relying = Blocks.WithOwnValues(after).Concat(Blocks.SetAside(after)).FirstOrDefault(b => b.Look == look.Id && LookCheck.Cells(after, "/own", part, b.Own, cells).Any());
+        return relying is null ? after : new Problem("/property", $"A value that {relying.Name} has of its own would not fit any more. Drop that first.");
     }
 
     public override string Describe(Site site) => $"{BlockEdits.Name(site, Block)} · {OwnEdits.What(site, Block, Property)} given to its look";

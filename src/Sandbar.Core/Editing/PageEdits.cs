@@ -129,9 +129,15 @@ public sealed record SetPageAside(string Page) : Edit
 /// <summary>Puts a page that was set aside back at the end.</summary>
 public sealed record PutPageBack(string Page) : Edit
 {
-    public override Outcome Apply(Site site) => site.Aside.Pages.Find(Page) is { } page
-        ? site with { Pages = site.Pages.Add(page), Aside = site.Aside with { Pages = site.Aside.Pages.Remove(page) } }
-        : new Problem("/page", "This page is not set aside any more.");
+    public override Outcome Apply(Site site)
+    {
+        if (site.Aside.Pages.Find(Page) is not { } page) return new Problem("/page", "This page is not set aside any more.");
+        if (site.Pages.Length >= PageEdits.Most) return new Problem("/page", $"A site has at most {PageEdits.Most} pages.");
+        var after = site with { Pages = site.Pages.Add(page), Aside = site.Aside with { Pages = site.Aside.Pages.Remove(page) } };
+        // The frame may have got an address meanwhile that the page has.
+        return page.Sections.SelectMany(Blocks.WithInner).Where(b => b.Address.Length > 0).SelectMany(b => BlockCheck.Problems(after, b)).FirstOrDefault() is { } twice
+            ? new Problem("/page", $"It brings an address along. {twice.Message}") : after;
+    }
 
     public override string Describe(Site site) => $"Page {PageEdits.Name(site, Page)} put back";
 }

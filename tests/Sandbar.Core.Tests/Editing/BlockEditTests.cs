@@ -137,6 +137,26 @@ public class BlockEditTests
         Assert.Contains("lower-case", site.Refused(new SetBlock(section.Id, BlockField.Address, "Steps here")).Message, StringComparison.Ordinal);
     }
 
+    /// <summary>What moves, comes back or wears another look is held against what is there by then.</summary>
+    [Fact]
+    public void What_does_not_fit_any_more_is_refused_and_stays_as_it_is()
+    {
+        var (one, other) = (Demo.Site.Pages[0].Sections[1].Id, Demo.Site.Pages.Get("guide").Sections[1].Id);
+        var addressed = Demo.Site.After(new SetBlock(one, BlockField.Address, "here")).After(new SetBlock(other, BlockField.Address, "here"));
+        Assert.Contains("has this address", addressed.Refused(new MoveBlock(one, "guide", null, 0)).Message, StringComparison.Ordinal);
+        var aside = Demo.Site.After(new SetBlock(one, BlockField.Address, "here")).After(new SetBlockAside(one)).After(new SetBlock(Demo.Site.Pages[0].Sections[0].Id, BlockField.Address, "here"));
+        Assert.Contains("has this address", aside.Refused(new PutBlockBack(one, null)).Message, StringComparison.Ordinal);
+        var page = Demo.Site.After(new SetBlock(other, BlockField.Address, "here")).After(new SetPageAside("guide")).After(new SetBlock("header", BlockField.Address, "here"));
+        Assert.Contains("has this address", page.Refused(new PutPageBack("guide")).Message, StringComparison.Ordinal);
+        Assert.Contains("no such look", Demo.Site.Refused(new WrapBlocks([Demo.Site.Pages[0].Sections[1].Blocks[0].Id], "group", "card-standard", "around")).Message, StringComparison.Ordinal);
+
+        var cards = Blocks.All(Demo.Site).Where(b => b.Look == "card-standard").ToList();
+        var relative = Demo.Site.After(new SetOwn(cards[0].Id, "radius", State.Hover, null, null, "rest + 2px"));
+        Assert.Contains("of its own would not fit", relative.After(new SetOwn(cards[1].Id, "radius", State.Rest, null, null, "none")).Refused(new PromoteOwn(cards[1].Id, null)).Message, StringComparison.Ordinal);
+        var bare = relative.After(new SetCell("card-featured", "radius", State.Rest, null, null, "none"));
+        Assert.NotNull(bare.Refused(new SetBlockLook(cards[0].Id, "card-featured")));
+    }
+
     [Fact]
     public void Twelve_deep_is_the_deepest()
     {
