@@ -25,11 +25,12 @@ public sealed record ArrangementView(string Id, string Name, string Says);
 /// <param name="HasLooks">Whether it comes in more than one look.</param>
 /// <param name="Group">What it is listed under.</param>
 /// <param name="HoldsBlocks">Whether blocks may stand in it.</param>
+/// <param name="Running">Id of the slot whose text runs on from block to block; null where none does.</param>
 public sealed record PartView(
-    string Id, string Name, string Group, bool HoldsBlocks, string Hook, bool HasLooks, IReadOnlyList<State> States, IReadOnlyList<SlotView> Slots, IReadOnlyList<PropertyView> Properties)
+    string Id, string Name, string Group, bool HoldsBlocks, string? Running, string Hook, bool HasLooks, IReadOnlyList<State> States, IReadOnlyList<SlotView> Slots, IReadOnlyList<PropertyView> Properties)
 {
     public static PartView Of(Part part) => new(
-        part.Id, part.Name, part.Group.ToString(), part.HoldsBlocks, LookSelectors.StateHook(part), part.Looks.Length > 1, part.States, [.. part.Slots.Select(SlotView.Of)], [.. part.Properties.Select(PropertyView.Of)]);
+        part.Id, part.Name, part.Group.ToString(), part.HoldsBlocks, part.Running, LookSelectors.StateHook(part), part.Looks.Length > 1, part.States, [.. part.Slots.Select(SlotView.Of)], [.. part.Properties.Select(PropertyView.Of)]);
 }
 
 /// <summary>Something that takes a value.</summary>

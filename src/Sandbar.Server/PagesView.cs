@@ -1,6 +1,7 @@
 using System.Runtime.CompilerServices;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Core.Writing;
 
 namespace Sandbar.Server;
 
@@ -9,7 +10,12 @@ namespace Sandbar.Server;
 /// <param name="Scheme">Id of the scheme it carries.</param>
 public sealed record PageView(string Id, string Name, string Slug, string Title, string Description, string Scheme, IReadOnlyList<BlockView> Sections)
 {
-    public static PageView Of(Site site, Page page) => new(page.Id, page.Name, page.Slug, page.Title, page.Description, page.Scheme, [.. page.Sections.Select(s => BlockView.Of(site, s))]);
+    // Of pages without own values: these name things, which may be called otherwise.
+    private static readonly ConditionalWeakTable<Page, PageView> Kept = [];
+
+    public static PageView Of(Site site, Page page) => page.Sections.Any(Blocks.HaveOwnValues) ? Made(site, page) : Kept.GetValue(page, p => Made(site, p));
+
+    private static PageView Made(Site site, Page page) => new(page.Id, page.Name, page.Slug, page.Title, page.Description, page.Scheme, [.. page.Sections.Select(s => BlockView.Of(site, s))]);
 }
 
 /// <param name="Scheme">Id of the scheme it carries; null for the one around it.</param>
@@ -17,18 +23,19 @@ public sealed record PageView(string Id, string Name, string Slug, string Title,
 /// <param name="Classes">Classes of the designer's own, with spaces between.</param>
 /// <param name="HiddenAt">At which widths it is not shown: narrow, middle, wide.</param>
 /// <param name="Content">What its slots hold, by slot id.</param>
+/// <param name="Says">The first words it holds, without marks; empty where it holds none.</param>
 /// <param name="Own">Values in which it differs from its look.</param>
 public sealed record BlockView(
     string Id, string Part, string Look, string Name, string? Scheme, string Address, string Classes, IReadOnlyList<string> HiddenAt,
-    IReadOnlyDictionary<string, string> Content, IReadOnlyList<CellView> Own, IReadOnlyList<BlockView> Blocks)
+    IReadOnlyDictionary<string, string> Content, string Says, IReadOnlyList<CellView> Own, IReadOnlyList<BlockView> Blocks)
 {
     // Of blocks without own values: these name things, which may be called otherwise.
     private static readonly ConditionalWeakTable<Block, BlockView> Kept = [];
 
-    public static BlockView Of(Site site, Block block) => Core.Design.Blocks.WithInner(block).Any(b => b.Own.Count > 0) ? Made(site, block) : Kept.GetValue(block, b => Made(site, b));
+    public static BlockView Of(Site site, Block block) => Core.Design.Blocks.HaveOwnValues(block) ? Made(site, block) : Kept.GetValue(block, b => Made(site, b));
 
     private static BlockView Made(Site site, Block block) => new(
-        block.Id, block.Part, block.Look, block.Name, block.Scheme, block.Address, block.Classes, block.HiddenAt.Split(' ', StringSplitOptions.RemoveEmptyEntries), block.Content,
+        block.Id, block.Part, block.Look, block.Name, block.Scheme, block.Address, block.Classes, block.HiddenAt.Split(' ', StringSplitOptions.RemoveEmptyEntries), block.Content, FirstWords.Of(block),
         PartCatalogue.Find(block.Part) is { } part && site.Looks.Find(block.Look) is { } look ? [.. block.Own.Select(c => CellView.Of(site, part, look, CellKey.Parse(c.Key), c.Value)).OfType<CellView>()] : [],
         [.. block.Blocks.Select(b => Of(site, b))]);
 }

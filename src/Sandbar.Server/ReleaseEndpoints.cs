@@ -36,7 +36,8 @@ internal static class ReleaseEndpoints
         }).ExcludeFromDescription();
     }
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> ZipAsync(
+    /// <summary>Files in one zip, the same bytes for the same files.</summary>
+    public static async Task<Results<FileContentHttpResult, ProblemHttpResult>> ZipAsync(
         string name, IEnumerable<ReleaseFile> files, SiteStore store, CancellationToken cancel)
     {
         using var bytes = new MemoryStream();

@@ -55,6 +55,8 @@ public static partial class SandbarServer
         PairEndpoints.Map(api);
         TypeEndpoints.Map(api);
         EdgeEndpoints.Map(api);
+        BlockEndpoints.Map(api);
+        WritingEndpoints.Map(api);
         SnapshotEndpoints.Map(api);
         ReleaseEndpoints.Map(api);
         StageEndpoints.Map(app);

@@ -40,6 +40,8 @@ public sealed record SiteView(
     public static SiteView Of(Head head)
     {
         var site = head.Stored.Site;
+        var wearers = Blocks.CountByLook(site);
+        var own = Blocks.WithOwnValues(site).ToLookup(b => b.Look, StringComparer.Ordinal);
         return new(
             site.Slug,
             site.Name,
@@ -54,7 +56,7 @@ public sealed record SiteView(
             FrameView.Of(site),
             [.. site.Menus.Select(m => MenuView.Of(site, m))],
             [.. site.Shelf.Where(i => i.Width > 0).Select(i => new PictureView(i.Id, i.Name, StageEndpoints.AssetAddress(i)))],
-            [.. site.Looks.Select(look => LookView.Of(site, look))],
+            [.. site.Looks.Select(look => LookView.Of(site, look, wearers.GetValueOrDefault(look.Id), own[look.Id]))],
             [.. Blocks.CountByPart(site).Select(c => new PartUseView(c.Key, c.Value.Blocks, c.Value.Pages))],
             [.. site.Pages.Select(p => PageView.Of(site, p))],
             AsideView.Of(site),
@@ -143,18 +145,22 @@ public sealed record PairView(string On, double Ratio, double Target, bool Passe
 public sealed record PartUseView(string Id, int Blocks, int Pages);
 
 /// <param name="Part">Id of the part.</param>
+/// <param name="Wearers">How many blocks wear it.</param>
 /// <param name="Idle">Settings that cannot show.</param>
+/// <param name="Differing">How many blocks have values of their own, by the setting's id.</param>
 /// <param name="Squashed">Settings that leave too little room between text and the edge of its box.</param>
-public sealed record LookView(string Id, string Part, string Name, string Selector, IReadOnlyList<CellView> Cells, IReadOnlyList<SquashedView> Squashed, IReadOnlyList<IdleSetting> Idle)
+public sealed record LookView(string Id, string Part, string Name, string Selector, int Wearers, IReadOnlyList<CellView> Cells, IReadOnlyList<SquashedView> Squashed, IReadOnlyList<IdleSetting> Idle, IReadOnlyDictionary<string, int> Differing)
 {
-    public static LookView Of(Site site, Look look)
+    /// <param name="own">The blocks with values of their own that wear it.</param>
+    public static LookView Of(Site site, Look look, int wearers, IEnumerable<Block> own)
     {
         var part = PartCatalogue.Find(look.Part);
         return new(
-            look.Id, look.Part, look.Name, part is null ? "" : LookSelectors.Of(site, part, look),
+            look.Id, look.Part, look.Name, part is null ? "" : LookSelectors.Of(site, part, look), wearers,
             part is null ? [] : [.. look.Cells.Select(c => CellView.Of(site, part, look, CellKey.Parse(c.Key), c.Value)).OfType<CellView>()],
             [.. RoomInBoxes.Of(site, look).Select(s => new SquashedView(s.Cell.Property, s.Cell.State, s.Cell.Widths.From, s.Cell.Widths.Below, s.Says, s.Source, s.Mend))],
-            [.. IdleSettings.Of(site, look)]);
+            [.. IdleSettings.Of(site, look)],
+            own.SelectMany(b => b.Own.Keys.Select(k => CellKey.Parse(k).Property).Distinct()).CountBy(p => p).ToDictionary(c => c.Key, c => c.Value, StringComparer.Ordinal));
     }
 }
 

@@ -43,9 +43,13 @@ internal static class StageEndpoints
     /// <summary>How the stage shows what holds nothing yet. In no layer: a page's own rules do not hide it.</summary>
     private const string Empty = """
             <style>
-              [data-empty] { opacity: 0.55; }
+              [data-empty]:not([contenteditable], :has([contenteditable])) { opacity: 0.55; }
               .nothing-yet, .picture-missing { display: grid; place-items: center; min-block-size: 4rem; margin: 0; border: 1px dashed currentcolor; opacity: 0.55; font: 500 14px/1.4 system-ui, sans-serif; }
               .picture-missing { min-block-size: 12rem; }
+              [contenteditable] { outline: 2px solid #0b5d63; outline-offset: 4px; cursor: text; }
+              :is(td, th)[contenteditable] { outline-offset: 1px; }
+              :is(td, th)[contenteditable]:not(:focus) { outline: none; }
+              [data-hint]:empty::before, [data-hint] li:only-child:empty::before { content: attr(data-hint); opacity: 0.55; }
             </style>
 
         """;

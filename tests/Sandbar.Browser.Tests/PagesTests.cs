@@ -1,32 +1,22 @@
-using System.Globalization;
-using System.IO.Compression;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Interactions;
+using Sandbar.Tests;
 
 namespace Sandbar.Browser.Tests;
 
 /// <summary>The outline of a page: sections added, written, moved, set aside; pages added, and put into a menu.</summary>
-public sealed class PagesTests : IAsyncLifetime
+public sealed class PagesTests : CourseTest
 {
-    private readonly Workplace workplace = new();
-    private int version;
-
-    private Sandbar.Tests.Browser Browser => workplace.Browser;
-
-    public ValueTask InitializeAsync() => workplace.InitializeAsync();
-
-    public ValueTask DisposeAsync() => workplace.DisposeAsync();
-
     [Fact]
     public async Task A_page_is_begun_filled_and_put_into_the_menu()
     {
         Open("pages?view=pages");
         Browser.Named("input", "Name of the new page").SendKeys("Rota" + Keys.Enter);
-        Settled(++version);
+        Settled(++Version);
         Browser.Until(() => Browser.Run<string>("return document.querySelector('.step-panel .empty')?.textContent ?? ''").StartsWith("Nothing on this page yet", StringComparison.Ordinal), "the empty page");
         Browser.Named("button", "Add…").Click();
         Browser.Named("input", "Search what can be added").SendKeys("Row of" + Keys.Enter);
-        Settled(++version);
+        Settled(++Version);
         // What belongs there is seen on the stage, and nothing of it in the release.
         Browser.Until(() => Browser.OnStage("stage.querySelectorAll('main .card').length") == "3", "three cards on the stage");
         Assert.DoesNotContain("Title of a card", await PageAsync("rota"), StringComparison.Ordinal);
@@ -34,15 +24,15 @@ public sealed class PagesTests : IAsyncLifetime
         Type("Title of card Card", "Who opens on Saturday");
         Browser.Until(() => Browser.OnStage("stage.querySelector('.card-title').textContent.trim()") == "Who opens on Saturday", "the title on the stage");
         Browser.Named("button", "Duplicate").Click();
-        Settled(++version);
+        Settled(++Version);
         Browser.Until(() => Browser.OnStage("stage.querySelectorAll('main .card').length") == "4", "one more card");
         Browser.PressWithControl("z");
-        Settled(++version);
+        Settled(++Version);
         Browser.Until(() => Browser.OnStage("stage.querySelectorAll('main .card').length") == "3", "undo to take it away");
         Open("pages?view=pages&page=" + await IdAsync("Rota"));
         Browser.Named("button", "Put into a menu").Click();
         Browser.Element("[role=menuitem]").Click();
-        Settled(++version);
+        Settled(++Version);
         Assert.Contains(">Rota</a>", await PageAsync("index"), StringComparison.Ordinal);
         Assert.Contains("Who opens on Saturday", await PageAsync("rota"), StringComparison.Ordinal);
         Assert.Empty(Styles.Violations(Browser));
@@ -58,7 +48,7 @@ public sealed class PagesTests : IAsyncLifetime
         Browser.Until(() => Browser.Run<string>("return document.activeElement.dataset.row ?? ''") == second || Browser.Run<bool>($"document.querySelector('[data-row=\"{second}\"]').focus(); return true"), "the focus");
         // A section up with Alt and the arrow, seen on the stage.
         new Actions(Browser.Driver).KeyDown(Keys.Alt).SendKeys(Keys.ArrowUp).KeyUp(Keys.Alt).Perform();
-        Settled(++version);
+        Settled(++Version);
         Browser.Until(() => Browser.OnStage("stage.querySelector('main > *').dataset.block") == second, "the section to be the first");
         Assert.Equal(second, Browser.Run<string>("return document.activeElement.dataset.row"));
         // Closed, the next section stands right below it.
@@ -73,19 +63,19 @@ public sealed class PagesTests : IAsyncLifetime
         foreach (var part in new[] { 8, down / 2, down }) Browser.Mouse("mouseMoved", stays, x, y + part);
         Browser.Until(() => Browser.OnStage("stage.querySelector('main > *').dataset.block") != second, "the stage to follow the hand");
         Browser.Mouse("mouseReleased", stays, x, y + down);
-        Settled(++version);
+        Settled(++Version);
         Assert.NotEqual(second, Browser.OnStage("stage.querySelector('main > *').dataset.block"));
 
         Browser.Element($"[data-row='{second}']").Click();
         Browser.Element(".hidden-at input[value=narrow]").Click();
-        Settled(++version);
-        Assert.Contains(".hidden-narrow", await workplace.Server.Client.GetStringAsync("/api/sites/pellwyn/release/site.css", TestContext.Current.CancellationToken), StringComparison.Ordinal);
+        Settled(++Version);
+        Assert.Contains(".hidden-narrow", await StyleSheetAsync(), StringComparison.Ordinal);
         Browser.Named("button", "Set aside").Click();
-        Settled(++version);
+        Settled(++Version);
         Browser.Until(() => Browser.OnStage($"stage.querySelector('[data-block=\"{second}\"]') === null") == "true", "the section to be gone");
         Open("pages?view=aside");
         Browser.Starting("button", "Put How lending works back").Click();
-        Settled(++version);
+        Settled(++Version);
         Browser.Until(() => Browser.OnStage($"stage.querySelector('[data-block=\"{second}\"]') !== null") == "true", "the section to be back");
         Assert.Contains("hidden-narrow", Browser.OnStage($"stage.querySelector('[data-block=\"{second}\"]').className"), StringComparison.Ordinal);
 
@@ -95,33 +85,33 @@ public sealed class PagesTests : IAsyncLifetime
         Type("Own Background of Choose", "leaf tint 4");
         Assert.Contains("1 own value", Browser.Element("[data-row=home-step-1]").Text, StringComparison.Ordinal);
         Browser.Named("button", "Drop Background: as its look").Click();
-        Settled(++version);
+        Settled(++Version);
         Assert.DoesNotContain("own value", Browser.Element("[data-row=home-step-1]").Text, StringComparison.Ordinal);
         Assert.Empty(Browser.Errors());
     }
 
-    private void Open(string step) => Browser.Open(workplace.At($"/sites/pellwyn/{step}"));
-
-    private void Type(string cell, string text)
-    {
-        Browser.Starting("button", $"{cell}:").Click();
-        Browser.Press(text + Keys.Enter);
-        Settled(++version);
-    }
-
-    private void Settled(int at)
-    {
-        Browser.Until(() => Browser.Run<string>("return document.documentElement.dataset.version ?? ''") == at.ToString(CultureInfo.InvariantCulture), $"version {at}");
-        Browser.Settle();
-    }
-
     /// <summary>A page as it is released.</summary>
-    private async Task<string> PageAsync(string slug)
+    /// <summary>A level of its own makes another element of a heading, and nothing else to see: held to Chromium, property by property.</summary>
+    [Fact]
+    public async Task Another_level_looks_the_same()
     {
-        using var zip = new ZipArchive(await workplace.Server.Client.GetStreamAsync("/api/sites/pellwyn/release/pages.zip", TestContext.Current.CancellationToken));
-        using var page = new StreamReader(zip.Entries.Single(e => e.FullName.EndsWith($"{slug}.html", StringComparison.Ordinal)).Open());
-        return await page.ReadToEndAsync(TestContext.Current.CancellationToken);
+        Open("pages?page=home");
+        var eyebrow = Browser.OnStage("stage.querySelector('.paragraph-eyebrow').dataset.block");
+        foreach (var (block, selector) in new[] { (eyebrow, $"[data-block={eyebrow}]"), ("home-step-1", "[data-block=home-step-1] .card-title"), (Browser.OnStage("stage.querySelector('.heading-2').dataset.block"), ".heading-2") })
+        {
+            var before = Seen(selector);
+            foreach (var level in new[] { "1", "6", "none", "2" })
+            {
+                var had = Browser.OnStage($"stage.querySelector('{selector}').localName");
+                await Workplace.Server.EditAsync(Version, new { kind = "setContent", block, slot = "level", text = level }).OkAsync();
+                Settled(++Version);
+                Browser.Until(() => Browser.OnStage($"stage.querySelector('{selector}').localName") == (level == "none" ? "p" : $"h{level}"), $"level {level} after {had}");
+                Assert.Equal(before, Seen(selector));
+            }
+        }
+
+        string Seen(string selector) => Browser.Run<string>("const stage = document.querySelector('.stage iframe').contentDocument; const style = stage.defaultView.getComputedStyle(stage.querySelector(arguments[0])); return [...style].filter(n => !n.startsWith('--')).map(n => n + ': ' + style.getPropertyValue(n)).join('; ')", selector);
     }
 
-    private async Task<string> IdAsync(string page) => (await workplace.Server.SiteAsync())["site"]!["pages"]!.AsArray().First(p => p!["name"]!.GetValue<string>() == page)!["id"]!.GetValue<string>();
+    private async Task<string> IdAsync(string page) => (await Workplace.Server.SiteAsync())["site"]!["pages"]!.AsArray().First(p => p!["name"]!.GetValue<string>() == page)!["id"]!.GetValue<string>();
 }

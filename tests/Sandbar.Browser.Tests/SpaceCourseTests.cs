@@ -8,17 +8,8 @@ using Sandbar.Tests;
 namespace Sandbar.Browser.Tests;
 
 /// <summary>The rhythm, the edges and the motion of the demo site set once, through the windows: the stage follows, and the release says the same.</summary>
-public sealed class SpaceCourseTests : IAsyncLifetime
+public sealed class SpaceCourseTests : CourseTest
 {
-    private readonly Workplace workplace = new();
-    private int version;
-
-    private Sandbar.Tests.Browser Browser => workplace.Browser;
-
-    public ValueTask InitializeAsync() => workplace.InitializeAsync();
-
-    public ValueTask DisposeAsync() => workplace.DisposeAsync();
-
     [Fact]
     public async Task The_rhythm_of_a_site_is_set_once()
     {
@@ -58,7 +49,7 @@ public sealed class SpaceCourseTests : IAsyncLifetime
         Assert.Equal("0px", Browser.StageStyle(".paper", "border-bottom-left-radius"));
         Assert.Empty(Styles.Violations(Browser));
         Browser.PressWithControl("z");
-        Settled(++version);
+        Settled(++Version);
         Browser.Until(() => Browser.OnStage("stage.querySelector('.sidebar') === null") == "true", "the sidebar to go with undo");
         Assert.Empty(Browser.Errors());
     }
@@ -73,12 +64,12 @@ public sealed class SpaceCourseTests : IAsyncLifetime
         Type("Radius in Rest", "14px");
         // What equals a preset says so, and becomes it.
         Browser.Named("button", "Radius in Rest: use it").Click();
-        Settled(++version);
+        Settled(++Version);
         Assert.Contains("border-radius: var(--radius-round);", await StyleSheetAsync(), StringComparison.Ordinal);
         // What is squashed says so in its cell, with its mend.
         Type("Padding in Rest", "3px");
         Browser.Named("button", "Padding in Rest: make it space 2 space 3").Click();
-        Settled(++version);
+        Settled(++Version);
         Assert.Equal("8px 16px", Browser.StageStyle(".card-standard .card-body", "padding"));
         Type("Shadow takes in Rest", "calm, ease-out");
         Assert.Contains("transition: box-shadow var(--duration-calm) ease-out;", await StyleSheetAsync(), StringComparison.Ordinal);
@@ -96,7 +87,7 @@ public sealed class SpaceCourseTests : IAsyncLifetime
         foreach (var step in new[] { 2, 3, 4 }) Browser.Mouse("mouseMoved", outline, x - step, y);
         Browser.Until(() => Browser.StageStyle(".card-standard .card-body", "padding-right") == "24px", "the stage to follow the hand");
         Browser.Mouse("mouseReleased", outline, x - 4, y);
-        Settled(++version);
+        Settled(++Version);
         Assert.Equal("8px 24px 8px 16px", Browser.StageStyle(".card-standard .card-body", "padding"));
 
         // A corner and a shadow are drawn large and dragged.
@@ -107,7 +98,7 @@ public sealed class SpaceCourseTests : IAsyncLifetime
         Drag(".shadow-box .drawn-handle", 10, 4);
         Assert.Contains("--shadow-lift: 10px 10px 18px -4px ", await StyleSheetAsync(), StringComparison.Ordinal);
         Browser.Element("input[aria-label='Height of lift']").SendKeys(Keys.ArrowRight);
-        Settled(++version);
+        Settled(++Version);
         Assert.Contains("--shadow-lift: 0 1px 2px 0 ", await StyleSheetAsync(), StringComparison.Ordinal);
 
         Open("edges?view=easings");
@@ -152,7 +143,7 @@ public sealed class SpaceCourseTests : IAsyncLifetime
             DragBand(".band.margin", 0, 9);
             Assert.Equal(margin + 9, Margin(), 2.1);
             Browser.PressWithControl("z");
-            Settled(++version);
+            Settled(++Version);
             Assert.Equal(margin, Margin(), 0.1);
         }
 
@@ -201,13 +192,13 @@ public sealed class SpaceCourseTests : IAsyncLifetime
             Looks = [.. Demo.Site.Looks.Select(l => l with { Cells = l.Cells.RemoveRange(l.Cells.Where(c => c.Value.References().Any(r => r.To is "border" or "radius" or "shadow" or "easing" or "duration")).Select(c => c.Key)) })],
         };
         var made = 0;
-        await new SiteStore(workplace.Server.Store).AddAsync(new(bare, PellwynSample.Create().Assets), DateTimeOffset.UnixEpoch, TestContext.Current.CancellationToken);
+        await new SiteStore(Workplace.Server.Store).AddAsync(new(bare, PellwynSample.Create().Assets), DateTimeOffset.UnixEpoch, TestContext.Current.CancellationToken);
         foreach (var (view, kind) in new[] { ("borders", "border"), ("radii", "radius"), ("shadows", "shadow"), ("durations", "duration"), ("easings", "easing") })
         {
-            Browser.Open(workplace.At($"/sites/bare/edges?view={view}"));
+            Browser.Open(Workplace.At($"/sites/bare/edges?view={view}"));
             Assert.Equal($"There is no {kind} yet.", Browser.Element(".step-panel .empty").Text);
             Assert.Empty(Styles.Violations(Browser));
-            Browser.Open(workplace.At($"/sites/bare/edges?view={view}&{kind}=new"));
+            Browser.Open(Workplace.At($"/sites/bare/edges?view={view}&{kind}=new"));
             Browser.Named("input", $"Name of the {kind}").SendKeys("First" + Keys.Enter);
             Settled(++made);
             Assert.Contains("First", Browser.Element(".step-panel").Text, StringComparison.Ordinal);
@@ -225,19 +216,10 @@ public sealed class SpaceCourseTests : IAsyncLifetime
         Browser.Mouse("mousePressed", stays, x, y);
         foreach (var part in new[] { 3, 2, 1 }) Browser.Mouse("mouseMoved", stays, x + right / part, y + down / part);
         Browser.Mouse("mouseReleased", stays, x + right, y + down);
-        Settled(++version);
+        Settled(++Version);
     }
 
-    private async Task EditAsync(object edit) => await workplace.Server.EditAsync(version++, edit, window: "elsewhere").OkAsync();
-
-    private void Open(string step) => Browser.Open(workplace.At($"/sites/pellwyn/{step}"));
-
-    private void Type(string cell, string text)
-    {
-        Browser.Starting("button", $"{cell}:").Click();
-        Browser.Press(text + Keys.Enter);
-        Settled(++version);
-    }
+    private async Task EditAsync(object edit) => await Workplace.Server.EditAsync(Version++, edit, window: "elsewhere").OkAsync();
 
     private void Drag(string handle, int right, int down)
     {
@@ -246,18 +228,10 @@ public sealed class SpaceCourseTests : IAsyncLifetime
         Browser.Mouse("mousePressed", stays, x, y);
         foreach (var part in new[] { 2, 1 }) Browser.Mouse("mouseMoved", stays, x + right / part, y + down / part);
         Browser.Mouse("mouseReleased", stays, x + right, y + down);
-        Settled(++version);
+        Settled(++Version);
     }
 
     /// <summary>Where the middle of an element is, seen from that of another.</summary>
     private static (int X, int Y) FromMiddle(IWebElement element, IWebElement other) =>
         (element.Location.X + element.Size.Width / 2 - other.Location.X - other.Size.Width / 2, element.Location.Y + element.Size.Height / 2 - other.Location.Y - other.Size.Height / 2);
-
-    private void Settled(int at)
-    {
-        Browser.Until(() => Browser.Run<string>("return document.documentElement.dataset.version ?? ''") == at.ToString(CultureInfo.InvariantCulture), $"version {at}");
-        Browser.Settle();
-    }
-
-    private Task<string> StyleSheetAsync() => workplace.Server.Client.GetStringAsync("/api/sites/pellwyn/release/site.css", TestContext.Current.CancellationToken);
 }

@@ -1,3 +1,5 @@
+using Sandbar.Core.Writing;
+using System.Collections.Immutable;
 using CsCheck;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
@@ -39,7 +41,7 @@ internal static class RandomEdits
             (Edit)new AddFontFile(family, name, $"own-{item}", new string('a', 64), weight, weight, italic, Letters, replaces)),
         Gen.Select(Among("own", "fraunces", "figtree"), Gen.Int[0, 2], (family, item) => (Edit)new RemoveFontFile(family, $"own-{item}")),
         Gen.Select(Among("lift", "gone"), Among("12", "40px", "-3", "1e9", "lift"), (id, height) => (Edit)new RaiseShadow(id, height)),
-        Arranged(), Paged(), OwnValues(),
+        Arranged(), Paged(), OwnValues(), Written(),
         Things(), AddedThings(), MovedThings(), RemovedThings(),
         Gen.Select(Among([.. Blocks.All(Demo.Site)]), Gen.Int[0, 5], Among("", "home", "Words *of* a [kind](home)", "no", "- a\n  - b", "beet"), (block, slot, text) =>
             (Edit)new SetContent(block.Id, PartCatalogue.Get(block.Part).Slots.Select(s => s.Id).ElementAtOrDefault(slot) ?? "none", text)),
@@ -66,7 +68,25 @@ internal static class RandomEdits
             Gen.Select(blocks, blocks, parts, Gen.Int[1, 3], (one, other, part, n) => (Edit)new WrapBlocks(n == 1 ? [one, other] : [one], part, null, $"new-{n}")),
             Gen.Select(blocks, Gen.Int[0, 4], (block, n) => n switch { 0 => (Edit)new RemoveBlock(block), 1 => new UnwrapBlock(block), 2 => new DropAside(block), 3 => new PutBlockBack(block, null), _ => new SetBlockAside(block) }),
             Gen.Select(blocks, pages, (block, page) => (Edit)new PutBlockBack(block, page)),
+            Gen.Select(blocks, parts, Gen.Int[1, 3], (block, part, n) => (Edit)new ChangePart(block, part, $"kept-{n}")),
             Gen.Select(blocks, Gen.Enum<BlockField>(), Among("", "narrow", "wide narrow", "one two", "Sowing", "sowing", "button", "field-1", "a\nb"), (block, field, text) => (Edit)new SetBlock(block, field, text)));
+    }
+
+    /// <summary>Text written on the stage, in blocks that run on and in those that do not.</summary>
+    private static Gen<Edit> Written()
+    {
+        var blocks = Among([.. Blocks.All(Demo.Site).Where(b => PartCatalogue.Get(b.Part).Slots.Any(s => s.Kind is SlotKind.Text or SlotKind.List or SlotKind.Table)), .. Blocks.All(Demo.Site).Where(b => PartCatalogue.Get(b.Part).Running is not null)]);
+        var html = Among("", "Words", " some <b>strong</b> and <i>quiet</i> words ", "<ul><li>one<ol><li>two</li></ol></li><li></li></ul>", "a<br>b", "<a href=\"x\" data-to=\"guide\">there</a>", "<table><tr><td>a|b</td><td></td></tr></table>", "**", "1. x");
+        Piece[] pieces = [.. ReadText.Of(TextForm.Markdown, "one\n\n# two\n\n- three\n\n> four\n\na | b\n-|-\nc | d\n\nfive").Pieces, new("section", ImmutableSortedDictionary<string, string>.Empty)];
+        return Gen.OneOf(
+            Gen.Select(blocks, Gen.Int[0, 5], html, (block, slot, text) => (Edit)new WriteContent(block.Id, SlotOf(block, slot), text)),
+            Gen.Select(blocks, Gen.Int[0, 2], html, html, Gen.Int[1, 3], (block, slot, before, after, n) => (Edit)new SplitContent(block.Id, SlotOf(block, slot), before, after, $"split-{n}")),
+            Gen.Select(blocks, Gen.Int[0, 2], html, (block, slot, text) => (Edit)new JoinContent(block.Id, SlotOf(block, slot), text)),
+            Gen.Select(blocks, html, html, Among(pieces).Array[0, 4], Gen.Int[1, 3], (block, before, after, some, n) => (Edit)new PasteContent(block.Id, SlotOf(block, 0), before, after, [.. some], $"paste-{n}")),
+            Gen.Select(blocks, blocks, Gen.Bool, (one, other, both) => (Edit)new LinesToList(both ? [one.Id, other.Id] : [one.Id])),
+            Gen.Select(blocks, Gen.Int[1, 3], (block, n) => (Edit)new ListToLines(block.Id, $"line-{n}")));
+
+        static string SlotOf(Block block, int at) => at == 0 && PartCatalogue.Get(block.Part).Running is { } running ? running : PartCatalogue.Get(block.Part).Slots.Select(s => s.Id).ElementAtOrDefault(at) ?? "none";
     }
 
     private static Gen<Edit> Paged()

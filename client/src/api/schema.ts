@@ -516,6 +516,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{slug}/blocks/{block}/as/{part}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getPartChange"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/blocks/{block}/snippet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getSnippet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/texts/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readText"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getLinkOffers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{slug}/past": {
         parameters: {
             query?: never;
@@ -626,6 +690,7 @@ export interface components {
             content: {
                 [key: string]: string;
             };
+            says: string;
             own: components["schemas"]["CellView"][];
             blocks: components["schemas"]["BlockView"][];
         };
@@ -798,7 +863,7 @@ export interface components {
             shadows: components["schemas"]["ShadowView"][];
             easings: components["schemas"]["EasingView"][];
         };
-        Edit: components["schemas"]["EditAddArrangement"] | components["schemas"]["EditAddBlock"] | components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddPage"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditCopyOwn"] | components["schemas"]["EditDropAside"] | components["schemas"]["EditDropOwn"] | components["schemas"]["EditDropOwnEverywhere"] | components["schemas"]["EditDuplicateBlock"] | components["schemas"]["EditMoveBlock"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMovePage"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditOwnToLook"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditPromoteOwn"] | components["schemas"]["EditPutBlockBack"] | components["schemas"]["EditPutPageBack"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRemoveBlock"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemovePage"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlock"] | components["schemas"]["EditSetBlockAside"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetOwn"] | components["schemas"]["EditSetPage"] | components["schemas"]["EditSetPageAside"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditUnwrapBlock"] | components["schemas"]["EditWrapBlocks"];
+        Edit: components["schemas"]["EditAddArrangement"] | components["schemas"]["EditAddBlock"] | components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddPage"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditChangePart"] | components["schemas"]["EditCopyOwn"] | components["schemas"]["EditDropAside"] | components["schemas"]["EditDropOwn"] | components["schemas"]["EditDropOwnEverywhere"] | components["schemas"]["EditDuplicateBlock"] | components["schemas"]["EditJoinContent"] | components["schemas"]["EditLinesToList"] | components["schemas"]["EditListToLines"] | components["schemas"]["EditMoveBlock"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMovePage"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditOwnToLook"] | components["schemas"]["EditPasteContent"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditPromoteOwn"] | components["schemas"]["EditPutBlockBack"] | components["schemas"]["EditPutPageBack"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRemoveBlock"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemovePage"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlock"] | components["schemas"]["EditSetBlockAside"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetOwn"] | components["schemas"]["EditSetPage"] | components["schemas"]["EditSetPageAside"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditSplitContent"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditUnwrapBlock"] | components["schemas"]["EditWrapBlocks"] | components["schemas"]["EditWriteContent"];
         EditAddArrangement: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -914,6 +979,16 @@ export interface components {
             snapshot: string;
             name: string;
         };
+        EditChangePart: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "changePart";
+            block: string;
+            part: string;
+            id: string;
+        };
         EditCopyOwn: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -955,6 +1030,33 @@ export interface components {
              * @enum {string}
              */
             kind: "duplicateBlock";
+            block: string;
+            id: string;
+        };
+        EditJoinContent: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "joinContent";
+            block: string;
+            slot: string;
+            html: string;
+        };
+        EditLinesToList: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "linesToList";
+            blockIds: string[];
+        };
+        EditListToLines: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "listToLines";
             block: string;
             id: string;
         };
@@ -1012,6 +1114,19 @@ export interface components {
             block: string;
             id: string;
             name: string;
+        };
+        EditPasteContent: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "pasteContent";
+            block: string;
+            slot: string;
+            before: string;
+            after: string;
+            pieces: components["schemas"]["Piece"][];
+            id: string;
         };
         EditPlaceColor: {
             /**
@@ -1280,6 +1395,18 @@ export interface components {
             text: string;
             in?: null | string;
         };
+        EditSplitContent: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "splitContent";
+            block: string;
+            slot: string;
+            before: string;
+            after: string;
+            id: string;
+        };
         EditTakeBack: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -1335,6 +1462,16 @@ export interface components {
             part: string;
             look: null | string;
             id: string;
+        };
+        EditWriteContent: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "writeContent";
+            block: string;
+            slot: string;
+            html: string;
         };
         /** @enum {unknown} */
         FamilyClass: "serif" | "sans" | "slab" | "mono" | "display" | "hand" | null;
@@ -1472,6 +1609,14 @@ export interface components {
             characters: number;
             block: string;
         };
+        LinkOffer: {
+            to: string;
+            says: string;
+        };
+        LinkOffersView: {
+            says: string;
+            offers: components["schemas"]["LinkOffer"][];
+        };
         ListedSite: {
             slug: string;
             name: string;
@@ -1483,9 +1628,14 @@ export interface components {
             part: string;
             name: string;
             selector: string;
+            /** Format: int32 */
+            wearers: number;
             cells: components["schemas"]["CellView"][];
             squashed: components["schemas"]["SquashedView"][];
             idle: components["schemas"]["IdleSetting"][];
+            differing: {
+                [key: string]: number;
+            };
         };
         MeasuredBox: {
             style: string;
@@ -1680,6 +1830,9 @@ export interface components {
             broken: string[];
             mended: string[];
         };
+        PartChangeView: {
+            left: string[];
+        };
         PartUseView: {
             id: string;
             /** Format: int32 */
@@ -1692,6 +1845,7 @@ export interface components {
             name: string;
             group: string;
             holdsBlocks: boolean;
+            running: null | string;
             hook: string;
             hasLooks: boolean;
             states: components["schemas"]["State"][];
@@ -1710,6 +1864,12 @@ export interface components {
             id: string;
             name: string;
             address: string;
+        };
+        Piece: {
+            part: string;
+            content: {
+                [key: string]: string;
+            };
         };
         PlanePoint: {
             /** Format: double */
@@ -1761,6 +1921,15 @@ export interface components {
             /** @default true */
             isWhole: boolean;
         };
+        ReadText: {
+            pieces: components["schemas"]["Piece"][];
+            lines: components["schemas"]["Run"][][];
+            dropped: string[];
+        };
+        ReadTextRequest: {
+            form: components["schemas"]["TextForm"];
+            text: string;
+        };
         ReverseRequest: {
             /** Format: int64 */
             version: number;
@@ -1790,6 +1959,16 @@ export interface components {
             key: string;
             layer: string;
             css: string;
+        };
+        Run: {
+            text: string;
+            /** @default false */
+            isStrong: boolean;
+            /** @default false */
+            isEmphasis: boolean;
+            /** @default false */
+            isCode: boolean;
+            link?: null | string;
         };
         ScaleStepView: {
             /** Format: int32 */
@@ -1909,6 +2088,11 @@ export interface components {
             /** Format: date-time */
             at: string;
         };
+        SnippetView: {
+            html: string;
+            css: string;
+            isResolved: boolean;
+        };
         SpaceStepView: {
             id: string;
             /** Format: int32 */
@@ -1945,6 +2129,8 @@ export interface components {
             doubledAt: null | number;
             findings: components["schemas"]["TypeFinding"][];
         };
+        /** @enum {unknown} */
+        TextForm: "html" | "markdown";
         TextStyleView: {
             id: string;
             fontFamily: string;
@@ -3118,6 +3304,140 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getPartChange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+                block: string;
+                part: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartChangeView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getSnippet: {
+        parameters: {
+            query: {
+                resolved: boolean;
+            };
+            header?: never;
+            path: {
+                slug: string;
+                block: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SnippetView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readText: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadTextRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadText"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getLinkOffers: {
+        parameters: {
+            query: {
+                page: string;
+                typed: string;
+            };
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkOffersView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

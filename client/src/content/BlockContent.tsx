@@ -1,8 +1,10 @@
 import { Input, Select } from 'antd';
 import { useId, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import type { Edit, LookView, Schemas } from '../api/client';
 import { looksOf, partOf } from '../site/catalogue';
 import { useActions, useEditing } from '../site/editingContext';
+import { LinkField } from '../values/LinkField';
 import { ValueCell } from '../values/ValueCell';
 import { useTriedChoice } from '../values/useTriedChoice';
 import { useTypedText } from '../values/useTypedText';
@@ -14,8 +16,6 @@ type Slot = Schemas['SlotView'];
 
 /** What a block and the blocks inside it hold, slot by slot. */
 export function BlockContent({ block }: { block: Block }) {
-  const catalogue = useEditing((e) => e.catalogue);
-  const site = useEditing((e) => e.site);
   const rows: { block: Block; depth: number }[] = [];
   const walk = (inner: Block, depth: number) => {
     rows.push({ block: inner, depth });
@@ -24,28 +24,26 @@ export function BlockContent({ block }: { block: Block }) {
   walk(block, 0);
   return (
     <table className="values content" aria-label={`What the ${block.name.toLowerCase()} holds`}>
-      {rows.map(({ block: inner, depth }) => {
-        const part = partOf(catalogue, inner.part);
-        // What only groups others has nothing to fill in.
-        if (!part || (part.slots.length === 0 && looksOf(site, inner.part).length < 2)) return null;
-        return <BlockSlots key={inner.id} block={inner} heading={depth > 0 ? part.name : ''} />;
-      })}
+      {rows.map(({ block: inner, depth }) => (
+        <BlockSlots key={inner.id} block={inner} isNamed={depth > 0} />
+      ))}
     </table>
   );
 }
 
 /** What a block itself holds, and the look it wears, as rows of a table. */
-export function BlockSlots({ block, heading = '' }: { block: Block; heading?: string }) {
+export function BlockSlots({ block, isNamed = false }: { block: Block; isNamed?: boolean }) {
   const part = useEditing((e) => partOf(e.catalogue, block.part));
   const site = useEditing((e) => e.site);
   const looks = looksOf(site, block.part);
+  // What only groups others has nothing to fill in.
   if (!part || (part.slots.length === 0 && looks.length < 2)) return null;
   return (
     <tbody>
-      {heading && (
+      {isNamed && (
         <tr className="group-row">
           <th scope="colgroup" colSpan={2}>
-            {heading}
+            {part.name}
           </th>
         </tr>
       )}
@@ -131,32 +129,19 @@ function Lines({ label, held, edit }: ValueProps) {
   );
 }
 
-/** A page, or an address typed in the search. */
 function LinkChoice({ label, held, edit }: ValueProps) {
   const { make } = useActions();
-  const pages = useEditing((e) => e.site.pages);
-  const [typed, setTyped] = useState('');
+  const page = useEditing((e) => e.site.pages[0]?.id ?? '');
+  const [params] = useSearchParams();
   const [problem, setProblem] = useState<string | null>(null);
-  const known = pages.map((p) => ({ value: p.id, label: p.name }));
-  const addresses = [...new Set([held, typed.trim()])].filter((a) => a !== '' && !known.some((k) => k.value === a));
   return (
-    <>
-      <Select
-        aria-label={label}
-        variant="borderless"
-        className="value-choice"
-        value={held}
-        showSearch={{
-          onSearch: setTyped,
-          filterOption: (search, option) => String(option?.label).toLowerCase().includes(search.toLowerCase()),
-        }}
-        placeholder="a page or an address"
-        options={[{ value: '', label: 'nowhere' }, ...known, ...addresses.map((a) => ({ value: a, label: a }))]}
-        popupMatchSelectWidth={240}
-        onChange={(to) => void make(edit(to), { saidAtItsPlace: true }).then(setProblem)}
-      />
-      <Problem text={problem} />
-    </>
+    <LinkField
+      label={label}
+      held={held}
+      page={params.get('page') ?? page}
+      problem={problem}
+      onChoose={(to) => void make(edit(to), { saidAtItsPlace: true }).then(setProblem)}
+    />
   );
 }
 

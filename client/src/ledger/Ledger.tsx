@@ -181,6 +181,7 @@ const Row = memo(function Row({ look, property, states, widths, folded, stop, si
   const hidden = folded.split(',');
   const row = rowOf(id, side);
   const idle = look.idle.find((i) => i.property === id)?.why;
+  const differing = look.differing[id] ?? 0;
   const remarks = side === undefined ? remarksOf(look, property, states, widths) : [];
   return (
     <>
@@ -189,6 +190,15 @@ const Row = memo(function Row({ look, property, states, widths, folded, stop, si
         className={[side === undefined ? '' : 'side-row', idle ? 'idle' : ''].join(' ')}
       >
         <th scope="row" title={idle ? `${name}: ${idle}` : name}>
+          {side === undefined && differing > 0 && (
+            <span
+              className="own-count"
+              title={differing === 1 ? '1 block has a value of its own here' : `${differing} blocks have values of their own here`}
+            >
+              {differing}
+              <span className="unseen">{differing === 1 ? ' own value of ' : ' own values of '}</span>
+            </span>
+          )}
           {side !== undefined ? (
             property.sides?.[side]
           ) : property.sides ? (

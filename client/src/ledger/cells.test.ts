@@ -7,6 +7,8 @@ const look: LookView = {
   part: 'button',
   name: 'Filled',
   selector: '.l',
+  wearers: 1,
+  differing: {},
   squashed: [],
   idle: [],
   cells: [

@@ -186,6 +186,7 @@ function read(key: string): TypedPlaces {
 
 /** The text an edit carries. */
 export function textOf(edit: Edit): string {
+  if ('html' in edit) return new DOMParser().parseFromString(edit.html, 'text/html').body.textContent ?? '';
   if ('css' in edit) return edit.css;
   if ('text' in edit) return edit.text ?? '';
   if ('label' in edit) return edit.label ?? '';

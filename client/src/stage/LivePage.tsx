@@ -7,10 +7,12 @@ import { takesText } from '../ui/keys';
 import { Selection } from './Selection';
 import { FrameContent } from './content';
 import { useMeasuring } from './useMeasuring';
+import { WritingBar } from './writing/WritingBar';
+import { useWriting } from './writing/useWriting';
 import { frameGone, frameLoads, frameShows } from './settled';
 import { FrameSheet } from './frameSheet';
 import { usePlayed } from './play';
-import { readView, useStageView, type Viewport } from './view';
+import { readView, SPECIMEN, useStageView, type Viewport } from './view';
 import { tellPicked } from './picked';
 import { nearest, walk, type Styled } from './walk';
 import './LivePage.css';
@@ -57,6 +59,28 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
     },
     [onSelect],
   );
+  // What follows what is stored and tried, once the page is there.
+  const followed = useRef<() => void>(() => undefined);
+  const follow = useCallback(() => followed.current(), []);
+  const writing = useWriting({
+    loaded,
+    frame,
+    enabled: candidate === undefined && page !== SPECIMEN.id,
+    follow,
+    onBegin: useCallback(
+      (begun: HTMLElement) => {
+        const styled = nearest(begun, looks);
+        if (styled) take(styled);
+      },
+      [looks, take],
+    ),
+  });
+  const { write, goOn } = writing;
+  // What is done once elements were replaced, by the time it is called.
+  const replaced = useRef(goOn);
+  useEffect(() => {
+    replaced.current = goOn;
+  }, [goOn]);
 
   useEffect(() => {
     const key = frame;
@@ -85,7 +109,8 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
         if (stands && !before && store.getState().sheet === sheet) frameShows(frame, loaded.document, String(sheet.version));
       });
     };
-    follow(store.getState());
+    followed.current = () => follow(store.getState());
+    followed.current();
     const unsubscribe = store.subscribe((now, before) => {
       // What could not be had without a connection is asked for when it is back.
       const isBack = now.connected && !before.connected;
@@ -161,7 +186,12 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
     const onKeyDown = (event: KeyboardEvent) => {
       if (event.target !== room || event.ctrlKey || event.metaKey || event.altKey) return;
       const { selected: now } = readView(new URLSearchParams(window.location.search));
-      const next = walk(loaded.document, looks, standsAt(loaded.document, last.current, now), event.key);
+      const here = standsAt(loaded.document, last.current, now);
+      if (event.key === 'Enter' && here && write(here, -1)) {
+        event.preventDefault();
+        return;
+      }
+      const next = walk(loaded.document, looks, here, event.key);
       if (next === undefined) return;
       event.preventDefault();
       if (!next) return;
@@ -170,14 +200,21 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
     };
     room.addEventListener('keydown', onKeyDown);
     return () => room.removeEventListener('keydown', onKeyDown);
-  }, [loaded, leads, looks, take]);
+  }, [loaded, leads, looks, take, write]);
 
   const onLoad = () => {
     const document = frame.current?.contentDocument;
     if (!document) return;
     const sheets = new FrameSheet(document);
     sheets.show(store.getState().sheet);
-    setLoaded({ document, sheets, content: new FrameContent(document, () => setContents((n) => n + 1)) });
+    setLoaded({
+      document,
+      sheets,
+      content: new FrameContent(document, () => {
+        setContents((n) => n + 1);
+        replaced.current();
+      }),
+    });
   };
 
   // What is chosen elsewhere than on the stage comes into sight; what is clicked is in sight, whatever the step is about.
@@ -185,8 +222,9 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
     if (loaded && reveal) bringIntoSight(loaded.document, reveal);
   }, [loaded, reveal]);
   useEffect(() => {
-    if (loaded && selected && blockOf(clicked) !== selected) bringIntoSight(loaded.document, selected);
-  }, [loaded, selected, clicked]);
+    // By what was picked last, known at once: the drawing of it may come before the address says so.
+    if (loaded && selected && blockOf(last.current) !== selected) bringIntoSight(loaded.document, selected);
+  }, [loaded, selected]);
 
   return (
     <div className="stage-paper" style={{ width: viewport.width * scale, height: height * scale }}>
@@ -208,7 +246,20 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
           {viewport.height}
         </span>
       )}
-      {element && <Selection element={element} look={nearest(element, looks)?.look} width={viewport.width} scale={scale} />}
+      {writing.writer && (
+        <WritingBar
+          writer={writing.writer}
+          page={page}
+          scale={scale}
+          said={writing.said}
+          isLinking={writing.isLinking}
+          setLinking={writing.setLinking}
+          bar={writing.bar}
+        />
+      )}
+      {element && !writing.writer && (
+        <Selection element={element} look={nearest(element, looks)?.look} width={viewport.width} scale={scale} />
+      )}
     </div>
   );
 }

@@ -15,7 +15,17 @@ const cell = (change: Partial<CellView>): CellView => ({
   ...change,
 });
 const grip = (cells: CellView[], change: Partial<Grip> = {}): Grip => ({
-  look: { id: 'card', part: 'card', name: 'Standard', selector: '.card', cells, squashed: [], idle: [] } satisfies LookView,
+  look: {
+    id: 'card',
+    part: 'card',
+    name: 'Standard',
+    selector: '.card',
+    wearers: 1,
+    differing: {},
+    cells,
+    squashed: [],
+    idle: [],
+  } satisfies LookView,
   property: { setting: { id: 'padding' }, sides: ['top', 'right', 'bottom', 'left'] } as PropertyView,
   beyond: 0,
   least: 0,

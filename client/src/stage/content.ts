@@ -1,5 +1,15 @@
 import { Idiomorph } from 'idiomorph';
 import type { Schemas } from '../api/client';
+import { putSpot, saidIn, spotIn } from './writing/caret';
+
+/** An element that is being written in: the page around it follows, and what stands in it only where it is not ahead of what is stored. */
+export interface Held {
+  element: HTMLElement;
+  /** Attributes it has for being written in. */
+  kept: readonly string[];
+  /** Whether something stands in it that is not stored yet. */
+  isAhead: () => boolean;
+}
 
 /** The HTML inside a frame: blocks as they are being tried, and the stored page once a letter of it has changed. */
 export class FrameContent {
@@ -8,6 +18,7 @@ export class FrameContent {
   private mark: string;
   private wanted: string;
   private stood: Element[] | null = null;
+  private held: Held | null = null;
   private readonly tried = new Map<string, { now: Element; was: Element }>();
 
   /** @param onChanged called when elements were replaced: what was found among them before is gone */
@@ -16,6 +27,12 @@ export class FrameContent {
     this.onChanged = onChanged;
     this.mark = document.getElementById('sheet')?.dataset.page ?? '';
     this.wanted = this.mark;
+  }
+
+  /** Holds on to an element that is written in, or with null lets go of it: then the page is shown anew as it is stored. */
+  hold(held: Held | null): void {
+    this.held = held;
+    if (held === null) this.mark = '';
   }
 
   /**
@@ -30,6 +47,8 @@ export class FrameContent {
     const added = new Map<string, Element>();
     for (const { block, html } of blocks) {
       const standing = this.tried.get(block)?.now ?? outermost(this.document).find((e) => idOf(e) === block);
+      // What is tried is what is being written there.
+      if (standing && this.held && standing.contains(this.held.element)) continue;
       const fresh = element(this.document, html);
       if (!fresh) continue;
       if (!standing) {
@@ -111,7 +130,11 @@ export class FrameContent {
     for (const fresh of there) {
       const standing = known.get(idOf(fresh));
       const isSection = fresh.parentElement === other;
-      const element = !standing ? this.document.adoptNode(fresh) : bare(standing) === bare(fresh) ? standing : morph(standing, fresh);
+      const element = !standing
+        ? this.document.adoptNode(fresh)
+        : bare(standing) === bare(fresh)
+          ? standing
+          : morph(standing, fresh, this.held);
       if (isSection) sections.push(element);
     }
     arrange(main, sections);
@@ -138,7 +161,7 @@ function arrange(parent: Element, children: readonly Element[]): void {
 }
 
 /** Makes an element like another, keeping what is the same within it: blocks are told by their ids. */
-function morph(standing: Element, fresh: Element): Element {
+function morph(standing: Element, fresh: Element, held: Held | null): Element {
   if (standing.localName !== fresh.localName) {
     standing.replaceWith(fresh);
     return fresh;
@@ -147,7 +170,23 @@ function morph(standing: Element, fresh: Element): Element {
     .flatMap((root) => [root, ...root.querySelectorAll('[data-block]')])
     .filter((e) => e.id === '' && idOf(e) !== null);
   for (const e of lent) e.id = `block-${idOf(e)}`;
-  Idiomorph.morph(standing, fresh.outerHTML, { morphStyle: 'outerHTML', restoreFocus: true });
+  const caret = held && standing.contains(held.element) ? spotIn(held.element) : null;
+  let isTouched = false;
+  Idiomorph.morph(standing, fresh.outerHTML, {
+    morphStyle: 'outerHTML',
+    restoreFocus: true,
+    callbacks: {
+      beforeNodeMorphed: (old: Node, next: Node) => {
+        if (held === null || old !== held.element) return true;
+        const [stands, stored] = [saidIn(held.element), saidIn(next as HTMLElement)];
+        // What belongs where nothing is written yet is shown by the hint.
+        isTouched = !held.isAhead() && stands !== stored && !(stands === '' && stored === held.element.dataset.hint);
+        return isTouched;
+      },
+      beforeAttributeUpdated: (name: string, element: Element) => !held?.element.contains(element) || !held.kept.includes(name),
+    },
+  });
+  if (isTouched && held && caret !== null) putSpot(held.element, caret);
   for (const e of [standing, ...standing.querySelectorAll('[data-block]')]) if (e.id === `block-${idOf(e)}`) e.removeAttribute('id');
   return standing;
 }

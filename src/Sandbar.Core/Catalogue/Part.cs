@@ -115,6 +115,9 @@ public sealed record Part
     /// <summary>Ids of the parts that stand inside on the specimen page.</summary>
     public ImmutableArray<string> Inside { get; init; } = [];
 
+    /// <summary>Id of the slot whose text runs on from block to block: it can be split in two blocks and joined to the one before; null where none does.</summary>
+    public string? Running { get; init; }
+
     /// <summary>Whether blocks may stand inside; which, <see cref="Standing"/> says.</summary>
     public bool HoldsBlocks { get; init; }
 

@@ -17,6 +17,8 @@ public static class Blocks
 
     private static readonly ConditionalWeakTable<Block, (string Part, int Count)[]> PartCounts = [];
 
+    private static readonly ConditionalWeakTable<Block, (string Look, int Count)[]> LookCounts = [];
+
     /// <summary>Every block of the site: the frame's, then page by page, outer before inner.</summary>
     public static IEnumerable<Block> All(Site site) => Outermost(site).SelectMany(WithInner);
 
@@ -35,6 +37,18 @@ public static class Blocks
     /// <summary>The blocks that differ from their looks. Pages that do not change cost next to nothing.</summary>
     public static IEnumerable<Block> WithOwnValues(Site site) =>
         DifferentOnSite.GetValue(site, s => [.. Outermost(s).SelectMany(b => Different.GetValue(b, d => [.. WithInner(d).Where(i => i.Own.Count > 0)]))]);
+
+    /// <summary>Whether a block or one in it differs from its look.</summary>
+    public static bool HaveOwnValues(Block block) => Different.GetValue(block, d => [.. WithInner(d).Where(i => i.Own.Count > 0)]).Length > 0;
+
+    /// <summary>How many blocks wear each look, by the look's id.</summary>
+    public static IReadOnlyDictionary<string, int> CountByLook(Site site)
+    {
+        var counts = new Dictionary<string, int>(StringComparer.Ordinal);
+        foreach (var (look, count) in Outermost(site).SelectMany(b => LookCounts.GetValue(b, c => [.. WithInner(c).GroupBy(i => i.Look, StringComparer.Ordinal).Select(g => (g.Key, g.Count()))])))
+            counts[look] = counts.GetValueOrDefault(look) + count;
+        return counts;
+    }
 
     /// <summary>At which widths some block of the site is hidden: words of <see cref="Breaks.Names"/>.</summary>
     public static IReadOnlySet<string> HiddenAt(Site site) =>

@@ -90,6 +90,7 @@ public sealed record WrapBlocks(IReadOnlyList<string> BlockIds, string Part, str
         if (sorted.Exists(p => (p.Page, p.Parent) != (sorted[0].Page, sorted[0].Parent)) || sorted[^1].At - sorted[0].At >= sorted.Count) return new Problem("/blockIds", "Only blocks that follow each other can be put into one.");
         if (sorted[0] is { Page: null, Parent: null }) return new Problem("/blockIds", "The header and the footer stay as they are.");
         var inner = BlockIds.Distinct(StringComparer.Ordinal).Select(id => Blocks.Find(site, id)!).OrderBy(b => BlockTree.PlaceOf(site, b.Id)!.Value.At).ToList();
+        if (inner is [var only] && PartCatalogue.Find(only.Part) is { IsOutermost: true } section) return new Problem("/blockIds", $"It is a {section.Name.ToLowerInvariant()} already: choose more than one to make one of them.");
         foreach (var block in inner)
         {
             // A section that is wrapped gives up being one: what it holds comes into the new block.

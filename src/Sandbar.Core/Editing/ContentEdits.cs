@@ -2,7 +2,6 @@ using Sandbar.Core.Catalogue;
 using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
 
-
 namespace Sandbar.Core.Editing;
 
 /// <summary>Sets what a slot of a block holds.</summary>
@@ -18,12 +17,7 @@ public sealed record SetContent(string Block, string Slot, string Text) : Edit
         return Blocks.Put(site, block with { Content = string.IsNullOrWhiteSpace(Text) ? block.Content.Remove(Slot) : block.Content.SetItem(Slot, Text) });
     }
 
-    public override string Describe(Site site)
-    {
-        var block = Blocks.Find(site, Block);
-        var slot = block is null ? null : PartCatalogue.Find(block.Part)?.Slots.FirstOrDefault(s => s.Id == Slot);
-        return $"{block?.Name ?? "Block"} · {slot?.Name.ToLowerInvariant() ?? "content"}";
-    }
+    public override string Describe(Site site) => WritingEdits.Place(site, Block, Slot);
 }
 
 /// <summary>Gives a block another look of its part.</summary>

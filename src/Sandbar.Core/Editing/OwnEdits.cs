@@ -89,7 +89,9 @@ public sealed record CopyOwn(string Block, IReadOnlyList<string> To) : Edit
     {
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
         if (block.Own.IsEmpty) return OwnEdits.Nothing;
-        foreach (var other in Blocks.All(site).Where(b => b.Id != Block && b.Part == block.Part && (To.Count == 0 ? b.Look == block.Look : To.Contains(b.Id))).ToList())
+        var others = Blocks.All(site).Where(b => b.Id != Block && b.Part == block.Part && (To.Count == 0 ? b.Look == block.Look : To.Contains(b.Id))).ToList();
+        if (others.Count == 0) return new Problem("/to", "There is no other block to copy them to.");
+        foreach (var other in others)
         {
             var outcome = OwnEdits.Checked(site, other with { Own = other.Own.SetItems(block.Own) });
             if (outcome.Site is null) return outcome;

@@ -36,10 +36,14 @@ internal sealed class BlockHtml(PageWriter page, Block block, Part part) : Block
     public override void Piece(string tag, string? cssClass, IEnumerable<(string Name, string Value)> attributes, Action inner) =>
         page.Html.Element(tag, (cssClass is null ? [] : new[] { ("class", cssClass) }).Concat(attributes), inner, IsPhrase(tag));
 
-    public override void Text(string slot) => Inline(Plain(slot));
+    public override void Text(string slot)
+    {
+        page.MarkSlot(slot);
+        Inline(Plain(slot));
+    }
 
     /// <summary>A text with its inline marks.</summary>
-    public void Inline(string text) => InlineText.Write(page.Html, text, page.Address);
+    public void Inline(string text) => InlineText.Write(page.Html, text, page.InlineLink);
 
     public override IEnumerable<(string Name, string Value)> Link(string slot)
     {
@@ -55,12 +59,13 @@ internal sealed class BlockHtml(PageWriter page, Block block, Part part) : Block
     {
         if (Missing(slot) is { } missing)
         {
-            page.Html.Element("span", [("class", "picture-missing")], () => page.Html.Text(missing.Name), isPhrase: true);
+            page.Html.Element("span", [("class", "picture-missing"), .. page.SlotMark(slot)], () => page.Html.Text(missing.Name), isPhrase: true);
             return;
         }
         if (!Has(slot) || page.Site.Shelf.Find(block.Content[slot]) is not { } item) return;
         var attributes = new List<(string, string)> { ("src", page.Asset(item)), ("alt", Plain(altSlot)) };
         if (cssClass is not null) attributes.Insert(0, ("class", cssClass));
+        attributes.AddRange(page.SlotMark(slot));
         if (item.Width > 0)
         {
             attributes.Add(("width", item.Width.ToString(CultureInfo.InvariantCulture)));

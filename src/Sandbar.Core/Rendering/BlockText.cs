@@ -1,3 +1,4 @@
+using System.Text;
 using Markdig;
 using Markdig.Syntax;
 
@@ -29,13 +30,31 @@ public static class BlockText
         }
     }
 
-    /// <summary>The rows of a table: a line each, cells between upright strokes, all rows as long as the longest.</summary>
+    /// <summary>The rows of a table: a line each, cells between upright strokes, all rows as long as the longest. A stroke after a backslash is one of the text.</summary>
     public static IReadOnlyList<IReadOnlyList<string>> Rows(string text)
     {
         var rows = text.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
-            .Select(line => line.Trim('|').Split('|', StringSplitOptions.TrimEntries)).ToList();
+            .Select(Cells).ToList();
         var width = rows.Select(r => r.Length).DefaultIfEmpty().Max();
         return [.. rows.Select(r => r.Concat(Enumerable.Repeat("", width - r.Length)).ToArray())];
+    }
+
+    private static string[] Cells(string line)
+    {
+        var (cells, cell) = (new List<string>(), new StringBuilder());
+        for (var at = line.StartsWith('|') ? 1 : 0; at < line.Length; at++)
+        {
+            if (line[at] == '\\' && at + 1 < line.Length && line[at + 1] == '|') cell.Append(line[++at]);
+            else if (line[at] != '|') cell.Append(line[at]);
+            else
+            {
+                cells.Add(cell.ToString().Trim());
+                cell.Clear();
+            }
+        }
+        // A stroke at the end ends the last cell.
+        if (cell.Length > 0 || cells.Count == 0) cells.Add(cell.ToString().Trim());
+        return [.. cells];
     }
 
     private static List<TextList> Lists(ContainerBlock container, string text)

@@ -9,6 +9,7 @@ public sealed class Html
     private int depth;
     private int phrase;
     private int interactive;
+    private int opened;
 
     /// <summary>Whether what is written stands within something that leads somewhere or is pressed: no link may stand there (HTML, content models of a, button and label).</summary>
     public bool IsInteractive => interactive > 0;
@@ -41,19 +42,32 @@ public sealed class Html
         if (phrase == 0 && text[^1] != '\n') text.Append('\n');
     }
 
+    /// <summary>Gives the element that was opened last an attribute; nothing may stand in it yet.</summary>
+    public void Mark(string name, string value)
+    {
+        if (text.Length != opened) throw new InvalidOperationException("Something stands in the element already.");
+        text.Length--;
+        Attribute(name, value);
+        text.Append('>');
+        opened = text.Length;
+    }
+
     public void Text(string content) => Escape(content, inAttribute: false);
 
     private void Open(string tag, IEnumerable<(string Name, string Value)> attributes)
     {
         if (phrase == 0) Indent();
         text.Append('<').Append(tag);
-        foreach (var (name, value) in attributes)
-        {
-            text.Append(' ').Append(name).Append("=\"");
-            Escape(value, inAttribute: true);
-            text.Append('"');
-        }
+        foreach (var (name, value) in attributes) Attribute(name, value);
         text.Append('>');
+        opened = text.Length;
+    }
+
+    private void Attribute(string name, string value)
+    {
+        text.Append(' ').Append(name).Append("=\"");
+        Escape(value, inAttribute: true);
+        text.Append('"');
     }
 
     private void Indent()

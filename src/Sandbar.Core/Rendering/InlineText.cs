@@ -12,10 +12,10 @@ public static class InlineText
 {
     private static readonly MarkdownPipeline Pipeline = Inlines();
 
-    private static readonly SearchValues<char> Marks = SearchValues.Create("*_[`\\&");
+    private static readonly SearchValues<char> Marks = SearchValues.Create("*_[`\\&<\n");
 
-    /// <param name="address">Turns a page's id into its address.</param>
-    public static void Write(Html html, string text, Func<string, string> address)
+    /// <param name="lead">The attributes of a link, by where it leads as it is written.</param>
+    public static void Write(Html html, string text, Func<string, IEnumerable<(string, string)>> lead)
     {
         if (!text.AsSpan().ContainsAny(Marks) || Read(text) is not { } document)
         {
@@ -27,7 +27,7 @@ public static class InlineText
         {
             if (!first) html.Text(" ");
             first = false;
-            if (block.Inline is { } inline) Write(html, inline, address);
+            if (block.Inline is { } inline) Write(html, inline, lead);
             else html.Text(block.Lines.ToString());
         }
     }
@@ -40,12 +40,17 @@ public static class InlineText
     private static MarkdownPipeline Inlines()
     {
         var builder = new MarkdownPipelineBuilder().DisableHtml();
-        foreach (var parser in builder.BlockParsers.Where(p => p is not ParagraphBlockParser).ToList()) builder.BlockParsers.Remove(parser);
+        foreach (var parser in builder.BlockParsers.ToList())
+        {
+            // Nor does a second line of strokes make one of the first.
+            if (parser is ParagraphBlockParser paragraph) paragraph.ParseSetextHeadings = false;
+            else builder.BlockParsers.Remove(parser);
+        }
         return builder.Build();
     }
 
     /// <summary>The text as it is understood; null where its marks are nested deeper than anybody writes, so that it is shown as it is.</summary>
-    private static MarkdownDocument? Read(string text)
+    internal static MarkdownDocument? Read(string text)
     {
         try
         {
@@ -57,7 +62,7 @@ public static class InlineText
         }
     }
 
-    private static void Write(Html html, ContainerInline container, Func<string, string> address)
+    private static void Write(Html html, ContainerInline container, Func<string, IEnumerable<(string, string)>> lead)
     {
         foreach (var inline in container)
         {
@@ -77,25 +82,30 @@ public static class InlineText
                     else html.Text(" ");
                     break;
                 case EmphasisInline emphasis:
-                    html.Element(emphasis.DelimiterCount == 2 ? "strong" : "em", [], () => Write(html, emphasis, address), isPhrase: true);
+                    html.Element(emphasis.DelimiterCount == 2 ? "strong" : "em", [], () => Write(html, emphasis, lead), isPhrase: true);
                     break;
                 case AutolinkInline auto:
-                    Link(html, auto.IsEmail ? $"mailto:{auto.Url}" : auto.Url, address, () => html.Text(auto.Url));
+                    Link(html, auto.IsEmail ? $"mailto:{auto.Url}" : auto.Url, lead, () => html.Text(auto.Url));
                     break;
                 case LinkInline { IsImage: false, Url: { } url } link:
-                    Link(html, url, address, () => Write(html, link, address));
+                    Link(html, url, lead, () => Write(html, link, lead));
+                    break;
+                case DelimiterInline open:
+                    // What began and never ended is text.
+                    html.Text(open.ToLiteral());
+                    Write(html, open, lead);
                     break;
                 case ContainerInline inner:
-                    Write(html, inner, address);
+                    Write(html, inner, lead);
                     break;
             }
         }
     }
 
     /// <summary>A link where there may be one: not to what runs something, nor within what leads somewhere itself.</summary>
-    private static void Link(Html html, string to, Func<string, string> address, Action inner)
+    private static void Link(Html html, string to, Func<string, IEnumerable<(string, string)>> lead, Action inner)
     {
-        if (ContentCheck.IsSafe(to) && !html.IsInteractive) html.Element("a", [("href", address(to))], inner, isPhrase: true);
+        if (ContentCheck.IsSafe(to) && !html.IsInteractive) html.Element("a", lead(to), inner, isPhrase: true);
         else inner();
     }
 }

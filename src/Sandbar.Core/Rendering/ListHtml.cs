@@ -5,7 +5,7 @@ internal static class ListHtml
 {
     public static void Write(BlockHtml block, string slot)
     {
-        foreach (var (isOrdered, items) in BlockText.Lists(block.Plain(slot))) block.Element(isOrdered ? "ol" : "ul", [], () => Items(block, items));
+        foreach (var (isOrdered, items) in BlockText.Lists(block.Plain(slot))) block.Element(isOrdered ? "ol" : "ul", block.Page.SlotMark(slot), () => Items(block, items));
     }
 
     private static void Items(BlockHtml block, IEnumerable<ListItem> items)

@@ -73,6 +73,18 @@ public sealed class PageWriter
     /// <summary>The same for a link that has to lead somewhere.</summary>
     internal string Address(string to) => Leads(to) ?? (ContentCheck.IsSafe(to) && !Names.IsId(ContentCheck.PageOf(to)) ? to : "#");
 
+    /// <summary>The attributes of a link in a text. On stage it says besides where it leads as it is written.</summary>
+    internal IEnumerable<(string Name, string Value)> InlineLink(string to) => surroundings.MarkBlocks ? [("href", Address(to)), ("data-to", to)] : [("href", Address(to))];
+
+    /// <summary>Marks the element that was opened just now as what holds a slot, on stage alone.</summary>
+    internal void MarkSlot(string slot)
+    {
+        foreach (var (name, value) in SlotMark(slot)) Html.Mark(name, value);
+    }
+
+    /// <summary>The attribute of an element that holds a slot.</summary>
+    internal IEnumerable<(string Name, string Value)> SlotMark(string slot) => surroundings.MarkBlocks ? [("data-slot", slot)] : [];
+
     internal string Asset(ShelfItem item) => surroundings.Asset(item);
 
     internal IEnumerable<(string Name, string Value)> Marks(Block block) => surroundings.MarkBlocks ? [("data-block", block.Id)] : [];
@@ -91,6 +103,9 @@ public sealed class PageWriter
                 Html.Void("meta", [("name", "viewport"), ("content", "width=device-width, initial-scale=1")]);
                 Html.Element("title", [], () => Html.Text(Page.Title), isPhrase: true);
                 if (Page.Description.Length > 0) Html.Void("meta", [("name", "description"), ("content", Page.Description)]);
+                // What others show who share the page (Open Graph protocol, ogp.me).
+                if (Page.Title.Length > 0) Html.Void("meta", [("property", "og:title"), ("content", Page.Title)]);
+                if (Page.Description.Length > 0) Html.Void("meta", [("property", "og:description"), ("content", Page.Description)]);
                 Html.Raw(surroundings.Head);
             }, isPhrase: false);
             Html.Element("body", [], body, isPhrase: false);

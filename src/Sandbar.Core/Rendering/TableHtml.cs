@@ -7,7 +7,7 @@ internal static class TableHtml
     {
         var rows = BlockText.Rows(block.Plain(slot));
         if (rows.Count == 0) return;
-        block.Element("div", [("role", "region"), ("aria-label", block.Plain(captionSlot)), ("tabindex", "0")], () => block.Piece("table", null, () =>
+        block.Element("div", [("role", "region"), ("aria-label", block.Plain(captionSlot)), ("tabindex", "0")], () => block.Piece("table", null, block.Page.SlotMark(slot), () =>
         {
             block.Page.Html.Element("caption", [], () => block.Text(captionSlot), isPhrase: true);
             block.Piece("thead", null, () => Row(block, rows[0], _ => ("th", [("scope", "col")])));

@@ -94,10 +94,11 @@ public class BlockEditTests
         Assert.Empty(SiteCheck.Problems(wrapped));
         Assert.Equal(SiteFile.Write(Demo.Site), SiteFile.Write(wrapped.After(new UnwrapBlock("around"))));
         Assert.Contains("holds cards", Demo.Site.Refused(new WrapBlocks([cards.Id], "card-row", null, "around")).Message, StringComparison.Ordinal);
-        // What a section holds comes into the new one.
-        var section = Demo.Site.Pages[0].Sections[1];
-        var again = Demo.Site.After(new WrapBlocks([section.Id], "section", "section-raised", "around"));
-        Assert.Equal(section.Blocks, Blocks.Find(again, "around")!.Blocks);
+        // Sections become one: what they hold comes into it.
+        var (section, next) = (Demo.Site.Pages[0].Sections[1], Demo.Site.Pages[0].Sections[2]);
+        var one = Demo.Site.After(new WrapBlocks([next.Id, section.Id], "section", "section-raised", "around"));
+        Assert.Equal(section.Blocks.Concat(next.Blocks), Blocks.Find(one, "around")!.Blocks);
+        Assert.Contains("is a section already", Demo.Site.Refused(new WrapBlocks([section.Id], "section", null, "around")).Message, StringComparison.Ordinal);
     }
 
     [Fact]
@@ -137,6 +138,15 @@ public class BlockEditTests
         Assert.Contains("lower-case", site.Refused(new SetBlock(section.Id, BlockField.Address, "Steps here")).Message, StringComparison.Ordinal);
     }
 
+    [Fact]
+    public void Wearers_of_a_look_are_counted_in_the_frame_too()
+    {
+        var site = Demo.Site.After(new DuplicateBlock(Demo.Site.Pages[0].Sections[1].Id, "copy"));
+        Assert.Equal(Blocks.All(site).GroupBy(b => b.Look).Select(g => (g.Key, g.Count())).Order(), Blocks.CountByLook(site).Select(c => (c.Key, c.Value)).Order());
+        var own = site.After(new SetOwn("header", "background", State.Rest, null, null, "leaf"));
+        Assert.Contains("no other block", own.Refused(new CopyOwn("header", [])).Message, StringComparison.Ordinal);
+    }
+
     /// <summary>What moves, comes back or wears another look is held against what is there by then.</summary>
     [Fact]
     public void What_does_not_fit_any_more_is_refused_and_stays_as_it_is()
@@ -155,6 +165,33 @@ public class BlockEditTests
         Assert.Contains("of its own would not fit", relative.After(new SetOwn(cards[1].Id, "radius", State.Rest, null, null, "none")).Refused(new PromoteOwn(cards[1].Id, null)).Message, StringComparison.Ordinal);
         var bare = relative.After(new SetCell("card-featured", "radius", State.Rest, null, null, "none"));
         Assert.NotNull(bare.Refused(new SetBlockLook(cards[0].Id, "card-featured")));
+    }
+
+    /// <summary>Every part as every other that may stand in its place: what fits goes along, and what does not is kept.</summary>
+    [Fact]
+    public void A_block_becomes_one_of_another_part_and_nothing_is_lost()
+    {
+        var seen = new HashSet<(string, string)>();
+        foreach (var block in Demo.Site.Pages.SelectMany(p => p.Sections).SelectMany(Blocks.WithInner))
+        {
+            var outer = BlockTree.PlaceOf(Demo.Site, block.Id)!.Value.Parent is { } parent ? PartCatalogue.Get(Blocks.Find(Demo.Site, parent)!.Part) : null;
+            foreach (var part in Standing.In(outer).Where(p => p.Id != block.Part && seen.Add((block.Part, p.Id))))
+            {
+                var site = Demo.Site.After(new ChangePart(block.Id, part.Id, "kept"));
+                Assert.Empty(SiteCheck.Problems(site));
+                var (made, left) = PartChange.Of(Demo.Site, block, part);
+                Assert.Equal(part.Id, Blocks.Find(site, block.Id)!.Part);
+                Assert.Equal(left.Count > 0, site.Aside.Blocks.Length == 1);
+                var texts = block.Content.Values.ToHashSet();
+                if (left.Count > 0) Assert.Equal(texts, site.Aside.Blocks[0].Block.Content.Values.ToHashSet());
+                else Assert.All(PartCatalogue.Get(block.Part).Slots.Where(s => s.Kind is SlotKind.Text && block.Content.ContainsKey(s.Id)), s => Assert.Contains(made.Content.Values, v => v.Contains(block.Content[s.Id], StringComparison.Ordinal)));
+            }
+        }
+        Assert.True(seen.Count > 100, $"{seen.Count}");
+        var card = Blocks.All(Demo.Site).First(b => b.Part == "card" && b.Content.ContainsKey("eyebrow"));
+        var quote = PartChange.Of(Demo.Site.After(new SetOwn(card.Id, "body-gap", State.Rest, null, null, "space 1")), Blocks.Find(Demo.Site.After(new SetOwn(card.Id, "body-gap", State.Rest, null, null, "space 1")), card.Id)!, PartCatalogue.Get("paragraph"));
+        Assert.Contains("title", quote.Left);
+        Assert.Contains(quote.Left, l => l.StartsWith("its own ", StringComparison.Ordinal));
     }
 
     [Fact]

@@ -119,10 +119,12 @@ public class PageTests
     [InlineData("[bad](javascript:alert(1)) *x*", "bad <em>x</em>")]
     [InlineData("<script>alert(1)</script> *x*", "&lt;script&gt;alert(1)&lt;/script&gt; <em>x</em>")]
     [InlineData("![picture](x.png) *x*", "picture <em>x</em>")]
+    [InlineData("[one and [two](guide)", "[one and <a href=\"growing-guide.html\">two</a>")]
+    [InlineData("one\n---", "one ---")]
     public void Inline_marks_become_html_and_markup_stays_text(string text, string expected)
     {
         var html = new Html();
-        html.Element("p", [], () => InlineText.Write(html, text, to => Demo.Site.Pages.Find(to) is { } page ? $"{page.Slug}.html" : to), isPhrase: true);
+        html.Element("p", [], () => InlineText.Write(html, text, to => [("href", Demo.Site.Pages.Find(to) is { } page ? $"{page.Slug}.html" : to)]), isPhrase: true);
         Assert.Equal($"<p>{expected}</p>\n", html.ToString());
     }
 
@@ -176,5 +178,41 @@ public class PageTests
         var html = PageWriter.Write(Demo.Site, Demo.Site.Pages[0] with { Sections = [block] }, Plain);
         var main = html[(html.IndexOf("<main>", StringComparison.Ordinal) + 6)..html.IndexOf("</main>", StringComparison.Ordinal)];
         return string.Concat(main.Split('\n').Select(l => l.Trim()));
+    }
+
+    /// <summary>What is shown where a page is shared, by the names of the Open Graph protocol.</summary>
+    [Fact]
+    public void Title_and_description_are_told_to_searches_and_to_those_who_share()
+    {
+        var site = Demo.Site.After(new SetPage("guide", PageField.Title, "Growing & keeping")).After(new SetPage("guide", PageField.Description, ""));
+        var around = new Surroundings(p => p.Slug, i => i.File, "", MarkBlocks: false);
+        var (with, without) = (PageWriter.Write(site, site.Pages[0], around), PageWriter.Write(site, site.Pages.Get("guide"), around));
+        Assert.Contains($"<meta property=\"og:description\" content=\"{site.Pages[0].Description}\">", with, StringComparison.Ordinal);
+        Assert.Contains("<meta property=\"og:title\" content=\"Growing &amp; keeping\">", without, StringComparison.Ordinal);
+        Assert.DoesNotContain("description", without, StringComparison.Ordinal);
+    }
+
+    /// <summary>A level is chosen apart from the look: every heading, a card's and an eyebrow's too, at every level and none.</summary>
+    [Fact]
+    public void A_heading_has_any_level_whatever_it_looks_like()
+    {
+        foreach (var part in PartCatalogue.All.Where(p => p.Slots.Any(s => s.Id == "level")))
+        {
+            var block = Blocks.All(Demo.Site).First(b => b.Part == part.Id);
+            foreach (var word in part.Slots.First(s => s.Id == "level").Words)
+            {
+                var site = Demo.Site.After(new SetContent(block.Id, "level", word.Code));
+                var html = PageWriter.Write(site, site.Pages[0], Blocks.Find(site, block.Id)!, new(p => p.Slug, i => i.File, "", MarkBlocks: false));
+                var text = InlineTextOf(block.Content.GetValueOrDefault("title") ?? block.Content["text"]);
+                Assert.Matches($"<{(word.Code == "none" ? "p" : $"h{word.Code}")} class=\"[^\"]+\">(<a [^>]*>)?{System.Text.RegularExpressions.Regex.Escape(text)}", html);
+            }
+        }
+
+        static string InlineTextOf(string text)
+        {
+            var html = new Html();
+            html.Element("p", [], () => InlineText.Write(html, text, to => [("href", to)]), isPhrase: true);
+            return html.ToString()[3..^5].Split('<')[0];
+        }
     }
 }

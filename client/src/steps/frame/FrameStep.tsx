@@ -1,4 +1,3 @@
-import { Select } from 'antd';
 import { useEffect } from 'react';
 import type { Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../site/editingContext';
@@ -9,6 +8,7 @@ import { partOf } from '../../site/catalogue';
 import { writeView } from '../../stage/view';
 import { StepViews, useStepView } from '../../site/StepViews';
 import { BlockContent } from '../../content/BlockContent';
+import { SchemeChoice } from '../../content/SchemeChoice';
 import { MenusPanel } from './MenusPanel';
 
 const VIEWS = [
@@ -38,7 +38,6 @@ export default function FrameStep() {
 
 function FramePart({ block }: { block: Schemas['BlockView'] }) {
   const { make } = useActions();
-  const schemes = useEditing((e) => e.site.schemes);
   const pages = useEditing((e) => e.site.pages.length);
   const part = useEditing((e) => partOf(e.catalogue, block.part));
   const look = useEditing((e) => e.site.looks.find((l) => l.id === block.look));
@@ -55,13 +54,12 @@ function FramePart({ block }: { block: Schemas['BlockView'] }) {
           <span className="quiet" aria-hidden="true">
             Scheme
           </span>
-          <Select
-            aria-label={`Scheme of the ${block.name.toLowerCase()}`}
-            size="small"
-            value={block.scheme ?? ''}
-            options={[{ value: '', label: 'the page’s' }, ...schemes.map((s) => ({ value: s.id, label: s.name }))]}
-            popupMatchSelectWidth={false}
-            onChange={(scheme: string) => void make({ kind: 'setBlockScheme', block: block.id, scheme: scheme || null })}
+          <SchemeChoice
+            label={`Scheme of the ${block.name.toLowerCase()}`}
+            scheme={block.scheme ?? null}
+            around="the page’s"
+            isControl
+            onChange={(scheme) => void make({ kind: 'setBlockScheme', block: block.id, scheme })}
           />
         </span>
       </div>

@@ -1,11 +1,14 @@
-import { Button, Checkbox, Select } from 'antd';
-import type { Edit, Schemas } from '../../api/client';
+import { App, Button, Checkbox, Select } from 'antd';
+import { useState } from 'react';
+import { answered, api, type Edit, type Schemas } from '../../api/client';
 import { BlockSlots } from '../../content/BlockContent';
+import { SchemeChoice } from '../../content/SchemeChoice';
 import { partOf } from '../../site/catalogue';
 import { useActions, useEditing } from '../../site/editingContext';
 import { MenuButton } from '../../ui/MenuButton';
 import { ValueCell } from '../../values/ValueCell';
 import { OwnValues } from './OwnValues';
+import { SnippetDialog } from './SnippetDialog';
 import { refusalOf, type Row } from './outline';
 
 interface Props {
@@ -22,28 +25,52 @@ const WIDTHS = [
   { value: 'wide', label: 'from 820' },
 ] as const;
 
+/** A part in a sentence: columns are several. */
+const aPart = (name: string): string => (name.endsWith('s') ? name.toLowerCase() : `a ${name.toLowerCase()}`);
+
 /** The chosen block: what it holds, what it is called, where it is shown, and what can be done with it. */
 export function BlockPanel({ row, rows, page, choose }: Props) {
   const { block } = row;
   const { make } = useActions();
   const catalogue = useEditing((e) => e.catalogue);
-  const schemes = useEditing((e) => e.site.schemes);
   const pages = useEditing((e) => e.site.pages);
   const part = partOf(catalogue, block.part);
   const set =
     (field: Schemas['BlockField']) =>
     (text: string | null): Edit => ({ kind: 'setBlock', block: block.id, field, text: text ?? '' });
-  const wrappers = catalogue.parts.filter(
-    (p) =>
-      p.holdsBlocks &&
-      refusalOf(catalogue, p.id, row.parent) === null &&
-      (part?.id === 'section' || refusalOf(catalogue, block.part, { ...block, part: p.id }) === null),
-  );
+  // A section stands in nothing.
+  const wrappers =
+    row.parent === null
+      ? []
+      : catalogue.parts.filter(
+          (p) =>
+            p.holdsBlocks &&
+            refusalOf(catalogue, p.id, row.parent) === null &&
+            refusalOf(catalogue, block.part, { ...block, part: p.id }) === null,
+        );
   const beside = (row.count > 1 ? rows.find((r) => r.parent === row.parent && r.at === (row.at > 0 ? row.at - 1 : 1)) : undefined)?.block
     .id;
   const act = async (edit: Edit, next: string | null) => {
     if ((await make(edit)) === null) choose(next);
   };
+  const { modal } = App.useApp();
+  const slug = useEditing((e) => e.site.slug);
+  const becomes = catalogue.parts.filter((p) => p.id !== block.part && refusalOf(catalogue, p.id, row.parent) === null);
+  const become = async (to: Schemas['PartView']) => {
+    const edit: Edit = { kind: 'changePart', block: block.id, part: to.id, id: crypto.randomUUID() };
+    const { left } = await answered(
+      api.GET('/api/sites/{slug}/blocks/{block}/as/{part}', { params: { path: { slug, block: block.id, part: to.id } } }),
+    ).catch((): Schemas['PartChangeView'] => ({ left: [] }));
+    if (left.length === 0) void make(edit);
+    else
+      modal.confirm({
+        title: `Make it ${aPart(to.name)}?`,
+        content: `In ${aPart(to.name)} is no place for ${left.join(', ')}. As it is now, it is kept under Set aside.`,
+        okText: 'Make it one',
+        onOk: () => make(edit),
+      });
+  };
+  const [taking, setTaking] = useState(false);
   const copy = () => {
     const id = crypto.randomUUID();
     void act({ kind: 'duplicateBlock', block: block.id, id }, id);
@@ -62,7 +89,7 @@ export function BlockPanel({ row, rows, page, choose }: Props) {
               items: [
                 ...wrappers.map((p) => ({
                   key: `wrap ${p.id}`,
-                  label: `Put into a ${p.name.toLowerCase()}`,
+                  label: `Put into ${aPart(p.name)}`,
                   onClick: () => {
                     const id = crypto.randomUUID();
                     void act({ kind: 'wrapBlocks', blockIds: [block.id], part: p.id, look: null, id }, id);
@@ -74,15 +101,16 @@ export function BlockPanel({ row, rows, page, choose }: Props) {
                   disabled: block.blocks.length === 0,
                   onClick: () => void act({ kind: 'unwrapBlock', block: block.id }, block.blocks[0]?.id ?? null),
                 },
-                ...pages
-                  .filter((p) => p.id !== page.id && row.parent === null)
-                  .slice(0, 12)
-                  .map((p) => ({
-                    key: `to ${p.id}`,
-                    label: `Move to ${p.name}`,
-                    onClick: () =>
-                      void act({ kind: 'moveBlock', block: block.id, page: p.id, parent: null, at: p.sections.length }, beside ?? null),
-                  })),
+                ...(becomes.length === 0
+                  ? []
+                  : [
+                      {
+                        key: 'become',
+                        label: 'Make it…',
+                        children: becomes.map((p) => ({ key: `become ${p.id}`, label: p.name, onClick: () => void become(p) })),
+                      },
+                    ]),
+                { key: 'take', label: 'Take it away as a snippet…', onClick: () => setTaking(true) },
               ],
             }}
           >
@@ -137,16 +165,41 @@ export function BlockPanel({ row, rows, page, choose }: Props) {
             <tr>
               <th scope="row">Scheme</th>
               <td>
-                <Select
-                  aria-label={`Scheme of ${block.name}`}
-                  variant="borderless"
-                  className="value-choice"
-                  value={block.scheme ?? ''}
-                  options={[{ value: '', label: 'the one around it' }, ...schemes.map((s) => ({ value: s.id, label: s.name }))]}
-                  onChange={(scheme: string) => void make({ kind: 'setBlockScheme', block: block.id, scheme: scheme || null })}
+                <SchemeChoice
+                  label={`Scheme of ${block.name}`}
+                  scheme={block.scheme ?? null}
+                  around="the one around it"
+                  onChange={(scheme) => void make({ kind: 'setBlockScheme', block: block.id, scheme })}
                 />
               </td>
             </tr>
+            {row.parent === null && (
+              <tr>
+                <th scope="row">Page</th>
+                <td>
+                  <Select
+                    aria-label={`Page ${block.name} stands on`}
+                    variant="borderless"
+                    className="value-choice"
+                    showSearch={{ optionFilterProp: 'label' }}
+                    value={page.id}
+                    options={pages.map((p) => ({ value: p.id, label: p.name }))}
+                    onChange={(to: string) =>
+                      void act(
+                        {
+                          kind: 'moveBlock',
+                          block: block.id,
+                          page: to,
+                          parent: null,
+                          at: pages.find((p) => p.id === to)?.sections.length ?? 0,
+                        },
+                        beside ?? null,
+                      )
+                    }
+                  />
+                </td>
+              </tr>
+            )}
             <tr>
               <th scope="row">Hidden</th>
               <td>
@@ -163,6 +216,7 @@ export function BlockPanel({ row, rows, page, choose }: Props) {
         </table>
         <OwnValues block={block} />
       </div>
+      {taking && <SnippetDialog block={block} onClose={() => setTaking(false)} />}
     </section>
   );
 }

@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client';
 import { partOf } from '../../site/catalogue';
 import { useActions, useEditing } from '../../site/editingContext';
 import { useTrial } from '../../site/useTrial';
-import { aroundOf, moveTo, rowOf, rowsOf, stepTo, zoneOf, type Row, type Spot } from './outline';
+import { aroundOf, calledIn, moveTo, rowOf, rowsOf, stepTo, zoneOf, type Row, type Spot } from './outline';
 
 interface Props {
   page: Schemas['PageView'];
@@ -177,7 +177,8 @@ interface RowProps {
 }
 
 function OutlineRow({ row: { block, depth, at, count }, isChosen, isStop, isClosed, over, choose, toggle }: RowProps) {
-  const part = useEditing((e) => partOf(e.catalogue, block.part));
+  const catalogue = useEditing((e) => e.catalogue);
+  const part = partOf(catalogue, block.part);
   const look = useEditing((e) => e.site.looks.find((l) => l.id === block.look)?.name);
   const drag = useDraggable({ id: block.id });
   const drop = useDroppable({ id: block.id });
@@ -235,7 +236,7 @@ function OutlineRow({ row: { block, depth, at, count }, isChosen, isStop, isClos
         <span className="outline-fold" />
       )}
       <span className="outline-part">{part?.name ?? 'Unknown'}</span>
-      <span className="outline-name">{block.name === part?.name || block.name === look ? '' : block.name}</span>
+      <span className="outline-name">{calledIn(catalogue, block, look)}</span>
       {marks.length > 0 && <span className="outline-marks">{marks.join(' · ')}</span>}
     </li>
   );

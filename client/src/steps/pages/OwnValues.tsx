@@ -7,18 +7,18 @@ import { useActions, useEditing } from '../../site/editingContext';
 import { useSending } from '../../site/useDraft';
 import { ValueCell } from '../../values/ValueCell';
 import { Problem } from '../../ui/Problem';
-import type { Block } from './outline';
+import { MenuButton } from '../../ui/MenuButton';
+import { calledIn, rowsOf, type Block } from './outline';
 
 /** The values in which a block differs from its look, and what can be done about them. */
 export function OwnValues({ block }: { block: Block }) {
   const { make } = useActions();
   const part = useEditing((e) => partOf(e.catalogue, block.part));
   const look = useEditing((e) => e.site.looks.find((l) => l.id === block.look));
-  const wearers = useEditing((e) => e.site.pages.flatMap((p) => p.sections).reduce((n, s) => n + wearing(s, block.look), 0));
   const names = useEditing((e) => e.site.names);
   if (!part || !look) return null;
   const property = (id: string) => part.properties.find((p) => p.setting.id === id);
-  const others = wearers - 1;
+  const others = look.wearers - 1;
   return (
     <>
       <div className="subhead">
@@ -77,9 +77,22 @@ export function OwnValues({ block }: { block: Block }) {
           <Button size="small" disabled={others === 0} onClick={() => void make({ kind: 'copyOwn', block: block.id, to: [] })}>
             Copy to all of {look.name}
           </Button>
+          <CopyTo block={block} />
           <Button size="small" onClick={() => void make({ kind: 'dropOwn', block: block.id, property: null })}>
             Drop all
           </Button>
+          <MenuButton
+            size="small"
+            menu={{
+              items: [...new Set(block.own.map((o) => o.property))].map((id) => ({
+                key: id,
+                label: `Every own ${property(id)?.setting.name.toLowerCase() ?? 'value'} of every ${part.name.toLowerCase()}`,
+                onClick: () => void make({ kind: 'dropOwnEverywhere', part: block.part, property: id }),
+              })),
+            }}
+          >
+            Drop everywhere
+          </MenuButton>
           <NewLook block={block} />
         </div>
       )}
@@ -87,7 +100,50 @@ export function OwnValues({ block }: { block: Block }) {
   );
 }
 
-const wearing = (block: Block, look: string): number => block.blocks.reduce((n, b) => n + wearing(b, look), block.look === look ? 1 : 0);
+/** Gives chosen blocks of the same part what this one has of its own. */
+function CopyTo({ block }: { block: Block }) {
+  const { make } = useActions();
+  const pages = useEditing((e) => e.site.pages);
+  const catalogue = useEditing((e) => e.catalogue);
+  const look = useEditing((e) => e.site.looks.find((l) => l.id === block.look)?.name);
+  const part = partOf(catalogue, block.part);
+  const [to, setTo] = useState<string[]>([]);
+  const others = pages.flatMap((page) =>
+    rowsOf(page.sections)
+      .map((row) => row.block)
+      .filter((b) => b.part === block.part && b.id !== block.id)
+      .map((b) => ({ value: b.id, label: `${calledIn(catalogue, b, look) || b.name} · ${page.name}` })),
+  );
+  return (
+    <span className="copy-to">
+      <Select
+        mode="multiple"
+        size="small"
+        aria-label={`Blocks that get the own values of ${block.name}`}
+        placeholder="Copy to…"
+        maxTagCount="responsive"
+        showSearch={{ optionFilterProp: 'label' }}
+        value={to}
+        options={others}
+        popupMatchSelectWidth={320}
+        notFoundContent={`No other ${part?.name.toLowerCase() ?? 'block'} stands on a page.`}
+        onChange={setTo}
+      />
+      {to.length > 0 && (
+        <Button
+          size="small"
+          onClick={() =>
+            void make({ kind: 'copyOwn', block: block.id, to }).then((wrong) => {
+              if (wrong === null) setTo([]);
+            })
+          }
+        >
+          Copy to {to.length}
+        </Button>
+      )}
+    </span>
+  );
+}
 
 const where = ({ state, from, below }: CellView): string =>
   [

@@ -1,10 +1,12 @@
 import { Button, Input, Select } from 'antd';
 import { useId } from 'react';
 import type { Edit, Schemas } from '../../api/client';
+import { SchemeChoice } from '../../content/SchemeChoice';
 import { useActions, useEditing } from '../../site/editingContext';
 import { useDraft, useSending } from '../../site/useDraft';
 import { useSetAddress } from '../../site/address';
 import { useStageView } from '../../stage/view';
+import { freeName } from '../../things/freeName';
 import { Order } from '../../things/Order';
 import { MenuButton } from '../../ui/MenuButton';
 import { Problem } from '../../ui/Problem';
@@ -74,7 +76,7 @@ export function PagesList() {
 
 function PageEditor({ page, place, count }: { page: Page; place: number; count: number }) {
   const { make } = useActions();
-  const schemes = useEditing((e) => e.site.schemes);
+  const pages = useEditing((e) => e.site.pages);
   const menus = useEditing((e) => e.site.menus);
   const setAddress = useSetAddress();
   const set =
@@ -108,14 +110,7 @@ function PageEditor({ page, place, count }: { page: Page; place: number; count: 
           <tr>
             <th scope="row">Scheme</th>
             <td>
-              <Select
-                aria-label={`Scheme of ${page.name}`}
-                variant="borderless"
-                className="value-choice"
-                value={page.scheme}
-                options={schemes.map((s) => ({ value: s.id, label: s.name }))}
-                onChange={(scheme: string) => void make(set('scheme')(scheme))}
-              />
+              <SchemeChoice label={`Scheme of ${page.name}`} scheme={page.scheme} onChange={(scheme) => void make(set('scheme')(scheme))} />
             </td>
           </tr>
         </tbody>
@@ -125,7 +120,7 @@ function PageEditor({ page, place, count }: { page: Page; place: number; count: 
           size="small"
           onClick={() => {
             const id = crypto.randomUUID();
-            void make({ kind: 'addPage', id, name: `${page.name} copy`, like: page.id, arrangement: null }).then(
+            void make({ kind: 'addPage', id, name: freeName(page.name, 'copy', pages), like: page.id, arrangement: null }).then(
               (wrong) => wrong === null && setAddress({ page: id, selected: '' }),
             );
           }}

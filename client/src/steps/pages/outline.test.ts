@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { CatalogueView } from '../../api/client';
-import { moveTo, rowOf, rowsOf, spotFor, stepTo, zoneOf, type Block, type Row } from './outline';
+import { calledIn, moveTo, rowOf, rowsOf, spotFor, stepTo, zoneOf, type Block, type Row } from './outline';
 
 const block = (id: string, part: string, ...blocks: Block[]): Block => ({
   id,
@@ -12,6 +12,7 @@ const block = (id: string, part: string, ...blocks: Block[]): Block => ({
   classes: '',
   hiddenAt: [],
   content: {},
+  says: '',
   own: [],
   blocks,
 });
@@ -81,4 +82,14 @@ test('Alt and an arrow lead among siblings, over the end into the next, out and 
     null,
   ]);
   expect([step('c2', 'ArrowRight'), step('row', 'ArrowRight')]).toEqual(['no', 'Nothing stands in a block.']);
+});
+
+test('a block is told apart by its name, else by its first words', () => {
+  const named = { parts: [{ id: 'text', name: 'Paragraph' }] } as unknown as CatalogueView;
+  const paragraph = { ...block('p', 'text'), name: 'Lead', says: 'Two hundred vegetables' };
+  expect(calledIn(named, { ...paragraph, name: 'Promise' }, 'Lead')).toBe('Promise');
+  expect([calledIn(named, paragraph, 'Lead'), calledIn(named, { ...paragraph, name: 'Paragraph', says: '' }, 'Lead')]).toEqual([
+    'Two hundred vegetables',
+    '',
+  ]);
 });

@@ -41,6 +41,12 @@ export const refusalOf = (catalogue: CatalogueView, part: string, outer: Block |
 const nameOf = (catalogue: CatalogueView, block: Block | null): string =>
   catalogue.parts.find((p) => p.id === block?.part)?.name.toLowerCase() ?? 'block';
 
+/** What a block is told apart by, beside its part: what the designer calls it, else the first words it holds. */
+export function calledIn(catalogue: CatalogueView, block: Block, look: string | undefined): string {
+  const part = catalogue.parts.find((p) => p.id === block.part);
+  return block.name !== part?.name && block.name !== look ? block.name : block.says;
+}
+
 /** The row of a block; undefined where it is not on the page. */
 export const rowOf = (rows: readonly Row[], id: string | null): Row | undefined => rows.find((r) => r.block.id === id);
 

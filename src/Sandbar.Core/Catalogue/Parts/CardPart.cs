@@ -17,7 +17,7 @@ internal sealed class CardPart : IParts
         Slots =
         [
             new("picture", "Picture", SlotKind.Picture), new("alt", "Picture in words", SlotKind.Spoken),
-            new("eyebrow", "Eyebrow", SlotKind.Text, Sample: "Eyebrow"), new("title", "Title", SlotKind.Text, Required: true, Sample: "Title of a card"),
+            new("eyebrow", "Eyebrow", SlotKind.Text, Sample: "Eyebrow"), new("title", "Title", SlotKind.Text, Required: true, Sample: "Title of a card"), HeadingLevel.Slot("Level of the title", usual: 3),
             new("text", "Text", SlotKind.Text, Sample: "A card says one thing, in two lines at most."), new("to", "Leads to", SlotKind.Link, Sample: "#"),
         ],
         Properties =
@@ -60,7 +60,7 @@ internal sealed class CardPart : IParts
             w.Piece("div", "card-body", () =>
             {
                 if (w.Has("eyebrow")) w.Piece("p", "card-eyebrow", () => w.Text("eyebrow"));
-                w.Piece("h3", "card-title", () =>
+                w.Piece(HeadingLevel.Tag(w, usual: 3), "card-title", () =>
                 {
                     if (w.Has("to")) w.Piece("a", "card-link", w.Link("to"), () => w.Text("title"));
                     else w.Text("title");

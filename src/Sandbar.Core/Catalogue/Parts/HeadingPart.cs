@@ -13,7 +13,8 @@ internal sealed class HeadingPart : IParts
         Name = $"Heading {level}",
         Group = PartGroup.Text,
         Hook = $".heading-{level}",
-        Slots = [new("text", "Text", SlotKind.Text, Required: true, Sample: "A heading of this level")],
+        Running = "text",
+        Slots = [new("text", "Text", SlotKind.Text, Required: true, Sample: "A heading of this level"), HeadingLevel.Slot("Level", level)],
         Properties =
         [
             Properties.Background, Properties.TextColor, Properties.TextStyle, Properties.TextAlign, Properties.LineAbove, Properties.LineBelow, Properties.Radius,
@@ -21,6 +22,6 @@ internal sealed class HeadingPart : IParts
         ],
         Looks = [new("standard", "Standard", ("text-color", "text"), ("text-style", Styles[level - 1]), ("measure", level == 1 ? "14em" : "24em"), ("space-before", Before[level - 1]), ("space-after", level == 1 ? "space 3" : "space 2"))],
         Structure = [new($".heading-{level}", ("text-wrap", "balance"))],
-        Write = w => w.Element($"h{level}", [], () => w.Text("text")),
+        Write = w => w.Element(HeadingLevel.Tag(w, level), [], () => w.Text("text")),
     };
 }

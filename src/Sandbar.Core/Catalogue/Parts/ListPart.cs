@@ -10,6 +10,7 @@ internal sealed class ListPart : IParts
         Group = PartGroup.Text,
         Place = 3,
         Hook = ".list",
+        Running = "items",
         Slots = [new("items", "Items", SlotKind.List, Required: true, Sample: "- The first thing\n  - a part of it\n  - another part\n- The second thing")],
         Properties =
         [

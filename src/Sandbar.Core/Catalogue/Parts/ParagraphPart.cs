@@ -10,7 +10,8 @@ internal sealed class ParagraphPart : IParts
         Group = PartGroup.Text,
         Place = 1,
         Hook = ".paragraph",
-        Slots = [new("text", "Text", SlotKind.Text, Required: true, Sample: "Running text, as long as the thought needs and no longer. What it stands on, how wide it runs and how its lines are set decide whether it is read.")],
+        Running = "text",
+        Slots = [new("text", "Text", SlotKind.Text, Required: true, Sample: "Running text, as long as the thought needs and no longer. What it stands on, how wide it runs and how its lines are set decide whether it is read."), HeadingLevel.Slot("Heading level", usual: null)],
         Properties =
         [
             Properties.Background, Properties.TextColor, Properties.TextStyle, Properties.TextAlign, Properties.LineAbove, Properties.LineBelow,
@@ -24,6 +25,6 @@ internal sealed class ParagraphPart : IParts
             new("quiet", "Quiet", ("text-color", "quiet text"), ("text-style", "Caption"), ("measure", "38em"), ("space-before", "space 2"), ("space-after", "space 2")),
         ],
         Structure = [new(".paragraph", ("text-wrap", "pretty"))],
-        Write = w => w.Element("p", [], () => w.Text("text")),
+        Write = w => w.Element(HeadingLevel.Tag(w, usual: null), [], () => w.Text("text")),
     }];
 }
