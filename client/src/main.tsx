@@ -12,6 +12,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 import { HomePage } from './app/home/HomePage';
+import { keepHere } from './app/keepHere';
 import { SitePage } from './app/SitePage';
 import { theme } from './app/theme';
 import { claimWindow } from './site/window';
@@ -29,6 +30,8 @@ const queries = new QueryClient({
   // The server is on this machine more often than not: whether there is a network says nothing of it.
   defaultOptions: { queries: { refetchOnWindowFocus: false, retry: 1, networkMode: 'always' } },
 });
+
+keepHere();
 
 void claimWindow().then(() =>
   createRoot(document.getElementById('root') as HTMLElement).render(

@@ -41,9 +41,6 @@ internal static class ColorEndpoints
     /// <summary>As many as are looked for in a picture.</summary>
     private const int OfPicture = 8;
 
-    // One at a time: what one takes in memory is bounded, and so is what all do.
-    private static readonly SemaphoreSlim Reading = new(1, 1);
-
     private const int PlaneRows = 101;
 
     /// <summary>As many neighbours as are told of each sort.</summary>
@@ -104,24 +101,17 @@ internal static class ColorEndpoints
             .WithName("readPoint").Accepts<byte[]>("application/octet-stream").ProducesProblem(StatusCodes.Status400BadRequest).WithMetadata(new RequestSizeLimitAttribute(PictureFile.MostBytes));
     }
 
-    /// <summary>Reads the picture of a request, one at a time.</summary>
+    /// <summary>Reads the picture of a request.</summary>
     private static async Task<Results<Ok<FoundColors>, ProblemHttpResult>> OfPictureAsync(string slug, HttpRequest request, OpenSites sites, Func<byte[], IEnumerable<Given>> look, CancellationToken cancel)
     {
         if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
-        await Reading.WaitAsync(cancel);
         try
         {
-            using var bytes = new MemoryStream();
-            await request.Body.CopyToAsync(bytes, cancel);
-            return TypedResults.Ok(new FoundColors(Found(head.Stored.Site, [.. look(bytes.ToArray())]), [], 0));
+            return TypedResults.Ok(new FoundColors(Found(head.Stored.Site, await GivenFiles.ReadAsync<IReadOnlyList<Given>>(request, bytes => [.. look(bytes)], cancel)), [], 0));
         }
         catch (FormatException broken)
         {
             return TypedResults.Problem(broken.Message, statusCode: StatusCodes.Status400BadRequest, title: "The picture cannot be read");
-        }
-        finally
-        {
-            Reading.Release();
         }
     }
 

@@ -57,6 +57,7 @@ public static partial class SandbarServer
         EdgeEndpoints.Map(api);
         BlockEndpoints.Map(api);
         WritingEndpoints.Map(api);
+        PictureEndpoints.Map(api);
         SnapshotEndpoints.Map(api);
         ReleaseEndpoints.Map(api);
         StageEndpoints.Map(app);

@@ -42,9 +42,6 @@ internal static class TypeEndpoints
     /// <summary>More than is taken: what is too large is answered in a sentence, where a body that is cut off would only break the connection.</summary>
     private const int LargestBody = 3 * OwnFont.MostBytes;
 
-    // Fonts from elsewhere are read one at a time: what one takes of memory and time is bounded.
-    private static readonly SemaphoreSlim Reading = new(1, 1);
-
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/families", (HttpResponse response) =>
@@ -104,20 +101,13 @@ internal static class TypeEndpoints
     {
         if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
         OwnFont font;
-        await Reading.WaitAsync(cancel);
         try
         {
-            using var bytes = new MemoryStream();
-            await request.Body.CopyToAsync(bytes, cancel);
-            font = await Task.Run(() => OwnFont.Read(bytes.ToArray()), cancel);
+            font = await GivenFiles.ReadAsync(request, OwnFont.Read, cancel);
         }
         catch (FormatException broken)
         {
             return TypedResults.Problem(broken.Message, statusCode: StatusCodes.Status400BadRequest, title: "The font cannot be read");
-        }
-        finally
-        {
-            Reading.Release();
         }
         await store.KeepAsync([font.Asset], cancel);
         var edit = AddFontFile.Of(head.Stored.Site, font, family, replaces, Guid.NewGuid().ToString());

@@ -41,7 +41,7 @@ internal static class RandomEdits
             (Edit)new AddFontFile(family, name, $"own-{item}", new string('a', 64), weight, weight, italic, Letters, replaces)),
         Gen.Select(Among("own", "fraunces", "figtree"), Gen.Int[0, 2], (family, item) => (Edit)new RemoveFontFile(family, $"own-{item}")),
         Gen.Select(Among("lift", "gone"), Among("12", "40px", "-3", "1e9", "lift"), (id, height) => (Edit)new RaiseShadow(id, height)),
-        Arranged(), Paged(), OwnValues(), Written(),
+        Arranged(), Paged(), OwnValues(), Written(), Pictured(),
         Things(), AddedThings(), MovedThings(), RemovedThings(),
         Gen.Select(Among([.. Blocks.All(Demo.Site)]), Gen.Int[0, 5], Among("", "home", "Words *of* a [kind](home)", "no", "- a\n  - b", "beet"), (block, slot, text) =>
             (Edit)new SetContent(block.Id, PartCatalogue.Get(block.Part).Slots.Select(s => s.Id).ElementAtOrDefault(slot) ?? "none", text)),
@@ -88,6 +88,12 @@ internal static class RandomEdits
 
         static string SlotOf(Block block, int at) => at == 0 && PartCatalogue.Get(block.Part).Running is { } running ? running : PartCatalogue.Get(block.Part).Slots.Select(s => s.Id).ElementAtOrDefault(at) ?? "none";
     }
+
+    /// <summary>Pictures put on the shelf, into blocks that have a place for one, into those that have none, and beside others.</summary>
+    private static Gen<Edit> Pictured() => Gen.Select(
+        Among("shot-1", "shot-2", "gone me"), Among("reeds.png", "", "a\nb.svg", "Pump house.jpg"), Among("image/png", "image/svg+xml", "image/gif"), Gen.Int[0, 4000],
+        Gen.Select(Among([.. Blocks.All(Demo.Site).Select(b => b.Id), "new-1"]), Among<string?>("home", "gone", null), Among<string?>([null, .. Blocks.All(Demo.Site).Select(b => b.Id)]), Gen.Int[0, 9], Gen.Int[0, 3]),
+        (item, name, mediaType, size, spot) => (Edit)new AddPicture(item, name, mediaType, new string(size % 2 == 0 ? 'b' : 'c', 64), size, 300, spot.Item5 == 0 ? null : new(spot.Item1, spot.Item2, spot.Item3, spot.Item4)));
 
     private static Gen<Edit> Paged()
     {

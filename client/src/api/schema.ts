@@ -580,6 +580,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{slug}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{slug}/past": {
         parameters: {
             query?: never;
@@ -863,7 +879,7 @@ export interface components {
             shadows: components["schemas"]["ShadowView"][];
             easings: components["schemas"]["EasingView"][];
         };
-        Edit: components["schemas"]["EditAddArrangement"] | components["schemas"]["EditAddBlock"] | components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddPage"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditChangePart"] | components["schemas"]["EditCopyOwn"] | components["schemas"]["EditDropAside"] | components["schemas"]["EditDropOwn"] | components["schemas"]["EditDropOwnEverywhere"] | components["schemas"]["EditDuplicateBlock"] | components["schemas"]["EditJoinContent"] | components["schemas"]["EditLinesToList"] | components["schemas"]["EditListToLines"] | components["schemas"]["EditMoveBlock"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMovePage"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditOwnToLook"] | components["schemas"]["EditPasteContent"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditPromoteOwn"] | components["schemas"]["EditPutBlockBack"] | components["schemas"]["EditPutPageBack"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRemoveBlock"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemovePage"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlock"] | components["schemas"]["EditSetBlockAside"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetOwn"] | components["schemas"]["EditSetPage"] | components["schemas"]["EditSetPageAside"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditSplitContent"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditUnwrapBlock"] | components["schemas"]["EditWrapBlocks"] | components["schemas"]["EditWriteContent"];
+        Edit: components["schemas"]["EditAddArrangement"] | components["schemas"]["EditAddBlock"] | components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddPage"] | components["schemas"]["EditAddPicture"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditChangePart"] | components["schemas"]["EditCopyOwn"] | components["schemas"]["EditDropAside"] | components["schemas"]["EditDropOwn"] | components["schemas"]["EditDropOwnEverywhere"] | components["schemas"]["EditDuplicateBlock"] | components["schemas"]["EditJoinContent"] | components["schemas"]["EditLinesToList"] | components["schemas"]["EditListToLines"] | components["schemas"]["EditMoveBlock"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMovePage"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditOwnToLook"] | components["schemas"]["EditPasteContent"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditPromoteOwn"] | components["schemas"]["EditPutBlockBack"] | components["schemas"]["EditPutPageBack"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRemoveBlock"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemovePage"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlock"] | components["schemas"]["EditSetBlockAside"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetOwn"] | components["schemas"]["EditSetPage"] | components["schemas"]["EditSetPageAside"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditSplitContent"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditUnwrapBlock"] | components["schemas"]["EditWrapBlocks"] | components["schemas"]["EditWriteContent"];
         EditAddArrangement: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -936,6 +952,22 @@ export interface components {
             name: string;
             like?: null | string;
             arrangement?: null | string;
+        };
+        EditAddPicture: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "addPicture";
+            item: string;
+            name: string;
+            mediaType: string;
+            hash: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            spot: null | components["schemas"]["PictureSpot"];
         };
         EditAddThing: {
             /**
@@ -1859,6 +1891,13 @@ export interface components {
         };
         PastedColors: {
             text: string;
+        };
+        PictureSpot: {
+            block: string;
+            page: null | string;
+            parent: null | string;
+            /** Format: int32 */
+            at: number;
         };
         PictureView: {
             id: string;
@@ -3438,6 +3477,60 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addPicture: {
+        parameters: {
+            query: {
+                name: string;
+                block?: string;
+                page?: string;
+                parent?: string;
+                at?: number;
+                version: number;
+                window: string;
+                openedAt: number;
+                gesture: string;
+            };
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EditAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

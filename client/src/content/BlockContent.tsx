@@ -8,7 +8,9 @@ import { LinkField } from '../values/LinkField';
 import { ValueCell } from '../values/ValueCell';
 import { useTriedChoice } from '../values/useTriedChoice';
 import { useTypedText } from '../values/useTypedText';
+import { FileButton } from '../ui/FileButton';
 import { Problem } from '../ui/Problem';
+import { PICTURES, usePictures } from '../values/usePictures';
 import './BlockContent.css';
 
 type Block = Schemas['BlockView'];
@@ -93,6 +95,8 @@ function SlotValue({ block, slot, label }: { block: Block; slot: Slot; label: st
       return <Lines label={label} held={held} edit={edit} />;
     case 'link':
       return <LinkChoice label={label} held={held} edit={edit} />;
+    case 'picture':
+      return <PictureChoice block={block.id} isRequired={slot.required} label={label} held={held} edit={edit} />;
     default:
       return <Choice slot={slot} label={label} held={held} edit={edit} />;
   }
@@ -145,17 +149,46 @@ function LinkChoice({ label, held, edit }: ValueProps) {
   );
 }
 
-/** A menu, a picture or a word. */
+/** A picture of the shelf, or a file that comes onto it. */
+function PictureChoice({ block, isRequired, label, held, edit }: ValueProps & { block: string; isRequired: boolean }) {
+  const pictures = useEditing((e) => e.site.pictures);
+  const { add, ask, reading, asking } = usePictures();
+  const [problem, setProblem] = useState<string | null>(null);
+  const tried = useTriedChoice(edit, () => ask(block));
+  const none = isRequired && held ? [] : [{ value: '', label: isRequired ? 'none yet' : 'none' }];
+  return (
+    <>
+      <div className="picture-choice">
+        <Select
+          aria-label={label}
+          variant="borderless"
+          className="value-choice"
+          showSearch={{ optionFilterProp: 'label' }}
+          value={held}
+          options={[...none, ...pictures.map((p) => ({ value: p.id, label: p.name }))]}
+          {...tried}
+        />
+        <FileButton
+          label="Add a file"
+          kinds="PNG, JPEG, WebP or SVG"
+          accept={PICTURES}
+          busy={reading !== null}
+          one
+          onFiles={([file]) => void (file && add(file, { block }, true).then(setProblem))}
+        />
+      </div>
+      <Problem text={problem} />
+      {asking}
+    </>
+  );
+}
+
+/** A menu or a word. */
 function Choice({ slot, label, held, edit }: ValueProps & { slot: Slot }) {
   const tried = useTriedChoice(edit);
   const menus = useEditing((e) => e.site.menus);
-  const pictures = useEditing((e) => e.site.pictures);
   const among =
-    slot.kind === 'menu'
-      ? menus.map((m) => ({ value: m.id, label: m.name }))
-      : slot.kind === 'picture'
-        ? pictures.map((p) => ({ value: p.id, label: p.name }))
-        : slot.words.map((w) => ({ value: w.code, label: w.label }));
+    slot.kind === 'menu' ? menus.map((m) => ({ value: m.id, label: m.name })) : slot.words.map((w) => ({ value: w.code, label: w.label }));
   const options = slot.required || slot.kind === 'choice' ? among : [{ value: '', label: 'none' }, ...among];
   return (
     <Select

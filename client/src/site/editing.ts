@@ -3,7 +3,7 @@ import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import type { CatalogueView, Edit, HistoryView, RequestFailed, SiteView, TrialAnswer } from '../api/client';
 import { withChanges } from './changes';
 import { openLive, type Live } from './live';
-import { requestsOf, type EditAnswer, type OpenedSite } from './requests';
+import { requestsOf, type EditAnswer, type OpenedSite, type PictureSpot } from './requests';
 import { changedSheet, withText, type Sheet } from './sheet';
 import { createTrials } from './trials';
 import { createTyping, type TypedPlaces, type Typing } from './typing';
@@ -48,8 +48,12 @@ export interface Editing {
   reverse: (way: 'undo' | 'redo', overwrite?: boolean) => Promise<string | null>;
   /** Adds a font file to a family, or to the one that fits; resolves to what is wrong with it, or the family's id. */
   addFont: (file: File, family: string | null, replaces: string | null) => Promise<{ wrong: string } | { family: string }>;
+  /** Puts a picture on the shelf and shows it; resolves to what is wrong with it, or null. */
+  addPicture: (file: File, spot: PictureSpot | null, making?: Pick<Making, 'saidAtItsPlace'>) => Promise<string | null>;
   /** Goes back to a snapshot as one edit. */
   bringBack: (snapshot: string) => Promise<string | null>;
+  /** Tells the designer what could not be done. */
+  tell: (trouble: string) => void;
   forgetTrouble: () => void;
   /** Whether the server is heard. */
   connected: boolean;
@@ -220,6 +224,8 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
         });
         return failed ? { wrong: failed.message } : { family: into };
       },
+      addPicture: async (file, spot, { saidAtItsPlace } = {}) =>
+        told(await inTurn((version) => requests.addPicture(version, file, spot)), saidAtItsPlace),
       bringBack: async (snapshot) => told(await inTurn((version) => requests.bringBack(version, snapshot))),
       typed: typing.kept,
       type: (place, typed) => {
@@ -232,6 +238,7 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
         cancelTrial(place);
         typing.takeStored(place);
       },
+      tell: (trouble) => set({ trouble }),
       forgetTrouble: () => set({ trouble: null }),
       connected: true,
       connect: () => {

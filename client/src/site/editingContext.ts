@@ -22,6 +22,8 @@ export function useActions(): Pick<
   | 'reverse'
   | 'bringBack'
   | 'addFont'
+  | 'addPicture'
+  | 'tell'
   | 'forgetTrouble'
   | 'showBefore'
   | 'connect'

@@ -4,6 +4,14 @@ import { newGesture, windowId } from './window';
 export type OpenedSite = Schemas['OpenedSite'];
 export type EditAnswer = Schemas['EditAnswer'];
 
+/** Where a picture is shown: in a block that has a place for one, or in a new one at a place. */
+export interface PictureSpot {
+  block: string;
+  page?: string;
+  parent?: string;
+  at?: number;
+}
+
 /** What is asked of the server about one site. */
 export function requestsOf(slug: string, openedAt?: number) {
   const path = { slug };
@@ -38,6 +46,14 @@ export function requestsOf(slug: string, openedAt?: number) {
             path,
             query: { ...from(version, newGesture()), ...(family !== null && { family }), ...(replaces !== null && { replaces }) },
           },
+          ...bytesOf(file),
+          headers: { 'Content-Type': 'application/octet-stream' },
+        }),
+      ),
+    addPicture: (version: number, file: File, spot: PictureSpot | null) =>
+      answered(
+        api.POST('/api/sites/{slug}/pictures', {
+          params: { path, query: { ...from(version, newGesture()), name: file.name, ...spot } },
           ...bytesOf(file),
           headers: { 'Content-Type': 'application/octet-stream' },
         }),

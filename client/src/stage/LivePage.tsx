@@ -1,12 +1,15 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { LookView, TrialAnswer } from '../api/client';
+import { usePictures } from '../values/usePictures';
 import { partOf } from '../site/catalogue';
 import type { Editing } from '../site/editing';
 import { useEditing, useEditingStore } from '../site/editingContext';
+import type { PictureSpot } from '../site/requests';
 import { takesText } from '../ui/keys';
 import { Selection } from './Selection';
 import { FrameContent } from './content';
 import { useMeasuring } from './useMeasuring';
+import { usePictureDrops } from './usePictureDrops';
 import { WritingBar } from './writing/WritingBar';
 import { useWriting } from './writing/useWriting';
 import { frameGone, frameLoads, frameShows } from './settled';
@@ -76,6 +79,17 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
     ),
   });
   const { write, goOn } = writing;
+  const pictures = usePictures();
+  const addPicture = useRef(pictures.add);
+  useEffect(() => {
+    addPicture.current = pictures.add;
+  });
+  usePictureDrops({
+    page: candidate === undefined && page !== SPECIMEN.id ? (loaded?.document ?? null) : null,
+    id: page,
+    selected,
+    add: useCallback((file: File, spot: PictureSpot) => addPicture.current(file, spot), []),
+  });
   // What is done once elements were replaced, by the time it is called.
   const replaced = useRef(goOn);
   useEffect(() => {
@@ -257,6 +271,12 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
           bar={writing.bar}
         />
       )}
+      {pictures.reading && (
+        <p className="stage-reading" role="status">
+          Reading {pictures.reading}…
+        </p>
+      )}
+      {pictures.asking}
       {element && !writing.writer && (
         <Selection element={element} look={nearest(element, looks)?.look} width={viewport.width} scale={scale} />
       )}

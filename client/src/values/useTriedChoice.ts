@@ -2,8 +2,11 @@ import { useRef } from 'react';
 import type { Edit } from '../api/client';
 import { useTrial } from '../site/useTrial';
 
-/** What a Select is given so that the stage shows an option as soon as it is led to, and what is stored when none is taken. */
-export function useTriedChoice(edit: (value: string) => Edit) {
+/**
+ * What a Select is given so that the stage shows an option as soon as it is led to, and what is stored when none is taken.
+ * @param onMade what comes once an option is stored
+ */
+export function useTriedChoice(edit: (value: string) => Edit, onMade?: () => void) {
   const { attempt, cancelTrial, make } = useTrial();
   const open = useRef(false);
   return {
@@ -17,7 +20,9 @@ export function useTriedChoice(edit: (value: string) => Edit) {
     },
     onChange: (value: string) => {
       open.current = false;
-      void make(edit(value));
+      void make(edit(value)).then((wrong) => {
+        if (wrong === null) onMade?.();
+      });
     },
   };
 }

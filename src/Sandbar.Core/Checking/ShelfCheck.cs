@@ -11,6 +11,9 @@ internal static partial class ShelfCheck
         [".woff2"] = "font/woff2", [".svg"] = "image/svg+xml", [".png"] = "image/png", [".jpg"] = "image/jpeg", [".webp"] = "image/webp",
     };
 
+    /// <summary>How files of a kind end; empty for one that is not kept.</summary>
+    public static string EndingOf(string mediaType) => MediaTypes.FirstOrDefault(t => t.Value == mediaType).Key ?? "";
+
     public static IEnumerable<Problem> Problems(Site site)
     {
         foreach (var problem in Ids.Problems("/shelf", site.Shelf)) yield return problem;

@@ -25,6 +25,14 @@ public static partial class Names
         return others.Any(o => o.Equals(name.Trim(), StringComparison.OrdinalIgnoreCase)) ? new(path, $"{Quoted.Text(name.Trim())} is taken. Choose another name.") : null;
     }
 
+    /// <summary>A name out of what a file or somebody else says: one line, cut where it is too long, but never inside a character; empty where it says nothing.</summary>
+    public static string Cut(string said)
+    {
+        var line = new string([.. said.Where(c => !char.IsControl(c))]).Trim();
+        // Numbers that tell it from others have room after it.
+        return line.Length <= Longest - 10 ? line : line[..(char.IsHighSurrogate(line[Longest - 11]) ? Longest - 11 : Longest - 10)].Trim();
+    }
+
     /// <summary>Whether a text can be a CSS name or an address: lower-case letters, digits and hyphens.</summary>
     public static bool IsSlug(string text) => SlugForm().IsMatch(text);
 

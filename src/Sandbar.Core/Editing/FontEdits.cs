@@ -15,7 +15,7 @@ namespace Sandbar.Core.Editing;
 public sealed record AddFontFile(
     string Family, string? Name, string Item, string Hash, int WeightFrom, int WeightTo, bool Italic, FontMeasures Measures, string? Replaces = null) : Edit
 {
-    private const int LongestName = 50, MostTries = 500;
+    private const int MostTries = 500;
 
     public override Outcome Apply(Site site)
     {
@@ -50,9 +50,8 @@ public sealed record AddFontFile(
     /// <summary>What a new family is called: as the file says where that can be a name, and nothing else is called so.</summary>
     private static string FreeName(Site site, OwnFont font)
     {
-        var said = new string([.. font.Measures.Name.Where(c => !char.IsControl(c))]).Trim();
+        var said = Names.Cut(font.Measures.Name);
         if (said.Length == 0) said = "Own font";
-        if (said.Length > LongestName) said = said[..(char.IsHighSurrogate(said[LongestName - 1]) ? LongestName - 1 : LongestName)].Trim();
         for (var n = 1; ; n++)
         {
             var name = n == 1 ? said : $"{said} {n}";

@@ -8,6 +8,9 @@ public static class PictureFile
 {
     public const int MostBytes = 40_000_000;
 
+    /// <summary>The media type of a picture that is drawn.</summary>
+    public const string Svg = "image/svg+xml";
+
     /// <summary>More than cameras of today take; each costs four bytes while it is looked at.</summary>
     public const int MostPixels = 64_000_000;
 
@@ -23,6 +26,23 @@ public static class PictureFile
         using var data = SKData.CreateCopy(bytes);
         using var codec = SKCodec.Create(data);
         return codec is null && SvgText.IsSvg(bytes);
+    }
+
+    /// <summary>What a picture that can be read is, and how large browsers show it, px.</summary>
+    /// <exception cref="FormatException">It cannot be read; the message says why.</exception>
+    public static (string MediaType, int Width, int Height) Measure(byte[] bytes)
+    {
+        using var data = SKData.CreateCopy(bytes);
+        using var codec = SKCodec.Create(data);
+        if (codec is null)
+        {
+            var (width, height) = SvgPicture.Size(bytes);
+            return (Svg, width, height);
+        }
+        // The last four ways of holding the camera swap the sides (EXIF 2.3, Orientation).
+        var isTurned = codec.EncodedOrigin >= SKEncodedOrigin.LeftTop;
+        var mediaType = codec.EncodedFormat switch { SKEncodedImageFormat.Png => "image/png", SKEncodedImageFormat.Jpeg => "image/jpeg", _ => "image/webp" };
+        return isTurned ? (mediaType, codec.Info.Height, codec.Info.Width) : (mediaType, codec.Info.Width, codec.Info.Height);
     }
 
     /// <summary>Reads a picture, perhaps smaller than it is.</summary>

@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text.RegularExpressions;
 using System.Xml;
 using System.Xml.Linq;
@@ -16,6 +17,8 @@ internal static partial class SvgPicture
 {
     private const int MostBytes = 5_000_000, MostElements = 50_000, Deepest = 64;
 
+    private const double UsualWidth = 300, UsualHeight = 150, MostSide = 100_000;
+
     // Longest side it is drawn at, px: a hundred thousand pixels tell the shares of areas.
     private const int Side = 400;
 
@@ -32,6 +35,27 @@ internal static partial class SvgPicture
 
     /// <exception cref="FormatException">It cannot be read; the message says why.</exception>
     public static Pixels Read(byte[] bytes) => Draw(Open(Safe(bytes)));
+
+    /// <summary>How large browsers show it by itself, px: by its width and height, else by its view box, else as CSS Images 3, §5.3 has what has no size.</summary>
+    /// <exception cref="FormatException">It cannot be read; the message says why.</exception>
+    public static (int Width, int Height) Size(byte[] bytes)
+    {
+        var root = Parsed(bytes);
+        var box = (root.Attribute("viewBox")?.Value ?? "").Split([' ', ','], StringSplitOptions.RemoveEmptyEntries);
+        var (boxWidth, boxHeight) = box.Length == 4 ? (Number(box[2]), Number(box[3])) : (null, null);
+        var (width, height) = (Number(root.Attribute("width")?.Value), Number(root.Attribute("height")?.Value));
+        var ratio = boxWidth / boxHeight;
+        var shownWidth = width ?? height * ratio ?? boxWidth ?? UsualWidth;
+        var shownHeight = height ?? width / ratio ?? boxHeight ?? UsualHeight;
+        return ((int)Math.Clamp(Math.Round(shownWidth), 1, MostSide), (int)Math.Clamp(Math.Round(shownHeight), 1, MostSide));
+
+        static double? Number(string? text)
+        {
+            var given = text?.Trim() ?? "";
+            if (given.EndsWith("px", StringComparison.OrdinalIgnoreCase)) given = given[..^2];
+            return double.TryParse(given, NumberStyles.Float, CultureInfo.InvariantCulture, out var number) && number > 0 && double.IsFinite(number) ? number : null;
+        }
+    }
 
     /// <summary>What may be drawn of it.</summary>
     /// <exception cref="FormatException">It cannot be read; the message says why.</exception>
@@ -104,7 +128,7 @@ internal static partial class SvgPicture
         }
         catch (XmlException broken)
         {
-            throw new FormatException(string.Create(System.Globalization.CultureInfo.InvariantCulture, $"This SVG cannot be read from line {broken.LineNumber} on."));
+            throw new FormatException(string.Create(CultureInfo.InvariantCulture, $"This SVG cannot be read from line {broken.LineNumber} on."));
         }
     }
 

@@ -170,6 +170,7 @@ public class EditTests
             new AddPage("a", "b", null, "c"), new SetPage("a", PageField.Address, "b"), new MovePage("a", 1), new RemovePage("a"), new SetPageAside("a"), new PutPageBack("a"),
             new SetOwn("a", "b", State.Hover, 1, null, "c") { Side = 1 }, new PromoteOwn("a", null), new OwnToLook("a", "b", "c"), new CopyOwn("a", ["b"]), new DropOwn("a", "b"), new DropOwnEverywhere("a", "b"),
             new WriteContent("a", "b", "c"), new SplitContent("a", "b", "c", "d", "e"), new JoinContent("a", "b", "c"), new PasteContent("a", "b", "c", "d", [new("e", ImmutableSortedDictionary<string, string>.Empty.Add("f", "g"))], "h"), new LinesToList(["a"]), new ListToLines("a", "b"),
+            new AddPicture("a", "b", "image/png", "c", 3, 2, new("d", "e", "f", 1)),
             new AddMenuItem("a", "b", "c", "d"), new SetMenuItem("a", "b", "c", "d"), new MoveMenuItem("a", "b", 1), new RemoveMenuItem("a", "b"),
         ];
         var there = typeof(Edit).Assembly.GetTypes().Where(t => t.BaseType == typeof(Edit)).Select(t => t.Name).Order();

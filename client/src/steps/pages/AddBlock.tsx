@@ -4,7 +4,7 @@ import type { Edit, Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../site/editingContext';
 import { groupBy } from '../../ui/groupBy';
 import { onEscape } from '../../ui/keys';
-import { aroundOf, spotFor, type Row } from './outline';
+import { aroundOf, spotFor, type Row } from '../../site/outline';
 
 interface Props {
   page: Schemas['PageView'];

@@ -9,7 +9,7 @@ import { MenuButton } from '../../ui/MenuButton';
 import { ValueCell } from '../../values/ValueCell';
 import { OwnValues } from './OwnValues';
 import { SnippetDialog } from './SnippetDialog';
-import { refusalOf, type Row } from './outline';
+import { refusalOf, type Row } from '../../site/outline';
 
 interface Props {
   row: Row;

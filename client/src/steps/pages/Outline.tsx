@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client';
 import { partOf } from '../../site/catalogue';
 import { useActions, useEditing } from '../../site/editingContext';
 import { useTrial } from '../../site/useTrial';
-import { aroundOf, calledIn, moveTo, rowOf, rowsOf, stepTo, zoneOf, type Row, type Spot } from './outline';
+import { aroundOf, calledIn, moveTo, rowOf, rowsOf, stepTo, zoneOf, type Row, type Spot } from '../../site/outline';
 
 interface Props {
   page: Schemas['PageView'];

@@ -6,7 +6,7 @@ import { useStageView, writeView } from '../../stage/view';
 import { AddBlock } from './AddBlock';
 import { BlockPanel } from './BlockPanel';
 import { Outline } from './Outline';
-import { rowOf, rowsOf } from './outline';
+import { rowOf, rowsOf } from '../../site/outline';
 
 /** The outline of the page on stage, and below it what is chosen there. */
 export function OutlinePanel() {

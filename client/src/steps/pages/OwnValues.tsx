@@ -8,7 +8,7 @@ import { useSending } from '../../site/useDraft';
 import { ValueCell } from '../../values/ValueCell';
 import { Problem } from '../../ui/Problem';
 import { MenuButton } from '../../ui/MenuButton';
-import { calledIn, rowsOf, type Block } from './outline';
+import { calledIn, rowsOf, type Block } from '../../site/outline';
 
 /** The values in which a block differs from its look, and what can be done about them. */
 export function OwnValues({ block }: { block: Block }) {

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { answered, api } from '../../api/client';
 import { useEditing } from '../../site/editingContext';
 import { QueryError } from '../../ui/QueryError';
-import type { Block } from './outline';
+import type { Block } from '../../site/outline';
 
 const TOKENS = [
   { value: 'kept', label: 'Tokens come along' },

@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { useRef, useState, type DragEvent } from 'react';
+import { useState, type DragEvent } from 'react';
 import { useSearchParams } from 'react-router';
 import type { ThingView } from '../../api/client';
 import { useSetAddress } from '../../site/address';
@@ -14,14 +14,12 @@ import { Shortened } from '../../ui/Shortened';
 import { useFonts } from '../../ui/fonts';
 import { usesText } from '../../ui/words';
 import { FamilyFiles } from './FamilyFiles';
+import { FontButton } from './FontButton';
 import { Shelf } from './Shelf';
 import './FamiliesPanel.css';
 
 /** Stands in the address for a family that is being added. */
 const NEW = 'new';
-
-/** Font files a browser may be given to choose. */
-const FONT_FILES = '.woff2,.woff,.ttf,.otf';
 
 /** The site's families, the shelf they come from, and files of the designer's own. */
 export function FamiliesPanel() {
@@ -54,7 +52,7 @@ export function FamiliesPanel() {
           >
             Add a list
           </Button>
-          <FileButton label="Add font files" busy={files.reading} onFiles={(list) => void files.add(list)} />
+          <FontButton label="Add font files" busy={files.reading} onFiles={(list) => void files.add(list)} />
         </div>
         <div className="files-problem">
           <Problem text={files.problem} />
@@ -160,41 +158,4 @@ function useFontFiles(choose: (family: string) => void) {
       },
     },
   };
-}
-
-/** A button that opens the choice of files. */
-export function FileButton({
-  label,
-  busy,
-  one = false,
-  onFiles,
-}: {
-  label: string;
-  busy: boolean;
-  one?: boolean;
-  onFiles: (files: File[]) => void;
-}) {
-  const input = useRef<HTMLInputElement>(null);
-  return (
-    <>
-      <Button size="small" loading={busy} onClick={() => input.current?.click()}>
-        {label}
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        className="unseen"
-        tabIndex={-1}
-        aria-label={`${label}: WOFF2, WOFF, TTF or OTF`}
-        accept={FONT_FILES}
-        multiple={!one}
-        onChange={(event) => {
-          const files = [...(event.target.files ?? [])];
-          // The same file can be chosen again.
-          event.target.value = '';
-          if (files.length > 0) onFiles(files);
-        }}
-      />
-    </>
-  );
 }

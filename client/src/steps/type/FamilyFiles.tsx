@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import type { Schemas } from '../../api/client';
 import { useActions } from '../../site/editingContext';
-import { FileButton } from './FamiliesPanel';
+import { FontButton } from './FontButton';
 
 interface Props {
   family: Schemas['FamilyView'];
@@ -61,7 +61,7 @@ export function FamilyFiles({ family, busy, onFiles }: Props) {
                   <td className="acts-cell">
                     {file.isOwn && (
                       <>
-                        <FileButton label="Replace" one busy={busy} onFiles={(list) => onFiles(list, file.item)} />{' '}
+                        <FontButton label="Replace" one busy={busy} onFiles={(list) => onFiles(list, file.item)} />{' '}
                         <Button
                           size="small"
                           aria-label={`Remove ${file.from === file.to ? file.from : `${file.from}–${file.to}`}${file.italic ? ' italic' : ''} of ${family.name}`}
@@ -79,7 +79,7 @@ export function FamilyFiles({ family, busy, onFiles }: Props) {
         </table>
       )}
       <div className="below-rows">
-        <FileButton label="Add a file to it" busy={busy} onFiles={(list) => onFiles(list, null)} />
+        <FontButton label="Add a file to it" busy={busy} onFiles={(list) => onFiles(list, null)} />
       </div>
     </div>
   );

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import type { CatalogueView } from '../../api/client';
+import type { CatalogueView } from '../api/client';
 import { calledIn, moveTo, rowOf, rowsOf, spotFor, stepTo, zoneOf, type Block, type Row } from './outline';
 
 const block = (id: string, part: string, ...blocks: Block[]): Block => ({

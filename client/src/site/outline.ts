@@ -1,4 +1,4 @@
-import type { CatalogueView, Schemas } from '../../api/client';
+import type { CatalogueView, Schemas, SiteView } from '../api/client';
 
 export type Block = Schemas['BlockView'];
 
@@ -49,6 +49,10 @@ export function calledIn(catalogue: CatalogueView, block: Block, look: string | 
 
 /** The row of a block; undefined where it is not on the page. */
 export const rowOf = (rows: readonly Row[], id: string | null): Row | undefined => rows.find((r) => r.block.id === id);
+
+/** The block of an id, in the frame or on a page. */
+export const blockOf = ({ frame, pages }: Pick<SiteView, 'frame' | 'pages'>, id: string): Block | undefined =>
+  rowOf(rowsOf([frame.header, frame.footer, ...pages.flatMap((p) => p.sections)]), id)?.block;
 
 /** The rows a row stands in, the innermost first. */
 export function aroundOf(rows: readonly Row[], row: Row): Row[] {

@@ -1,0 +1,71 @@
+using Sandbar.Core.Catalogue;
+using Sandbar.Core.Checking;
+using Sandbar.Core.Design;
+
+namespace Sandbar.Core.Editing;
+
+/// <summary>Puts a picture on the shelf, and shows it. One that lies there already is not put there twice.</summary>
+/// <param name="Item">Its new id on the shelf.</param>
+/// <param name="Name">What it is called there, such as the name of its file.</param>
+/// <param name="Hash">Of its bytes, which are kept before.</param>
+/// <param name="Spot">Where it is shown; null for nowhere yet.</param>
+public sealed record AddPicture(string Item, string Name, string MediaType, string Hash, int Width, int Height, PictureSpot? Spot) : Edit
+{
+    public override Outcome Apply(Site site)
+    {
+        var item = site.Shelf.FirstOrDefault(i => i.Hash == Hash && i.Width > 0);
+        if (item is null)
+        {
+            if (Names.CheckId(Item, site.Shelf.Find(Item) is not null, "/item") is { } badId) return badId;
+            if (Width <= 0 || Height <= 0) return new Problem("/width", "A picture has a width and a height.");
+            item = new(Item, FreeName(site), FreeFile(site), MediaType, Hash, Width, Height);
+            site = site with { Shelf = site.Shelf.Add(item) };
+            if (ShelfCheck.Problems(site).FirstOrDefault() is { } problem) return problem;
+        }
+        return Spot is null ? site : Spot.Show(site, item);
+    }
+
+    public override string Describe(Site site) =>
+        Spot is null ? $"Picture {Name} added" : Blocks.Find(site, Spot.Block) is { } block ? $"{block.Name} · picture {Name}" : $"Picture {Name} added{(Spot.Page is { } page ? BlockEdits.On(site, page) : "")}";
+
+    /// <summary>The name of the file without its ending, as far as it can be a name, and nobody else's.</summary>
+    private string FreeName(Site site)
+    {
+        var said = Names.Cut(Path.GetFileNameWithoutExtension(Name));
+        if (said.Length == 0) said = "Picture";
+        var taken = site.Shelf.Select(i => i.Name).ToHashSet(StringComparer.OrdinalIgnoreCase);
+        var free = said;
+        for (var n = 2; taken.Contains(free); n++) free = $"{said} {n}";
+        return free;
+    }
+
+    private string FreeFile(Site site)
+    {
+        var ending = ShelfCheck.EndingOf(MediaType);
+        var slug = Names.FreeSlug(Path.GetFileNameWithoutExtension(Name), site.Shelf.Where(i => i.File.EndsWith(ending, StringComparison.Ordinal)).Select(i => Path.GetFileNameWithoutExtension(i.File)));
+        return $"pictures/{slug}{ending}";
+    }
+}
+
+/// <summary>Where a picture is shown.</summary>
+/// <param name="Block">Id of the block: one that has a place for a picture, or a new one that is nothing else.</param>
+/// <param name="Page">Id of the page a new one comes to.</param>
+/// <param name="Parent">Id of the block it comes into.</param>
+/// <param name="At">Its place there, from 0.</param>
+public sealed record PictureSpot(string Block, string? Page, string? Parent, int At)
+{
+    private const string Alone = "picture";
+
+    internal Outcome Show(Site site, ShelfItem item)
+    {
+        if (Blocks.Find(site, Block) is not { } block)
+        {
+            if (Page is null) return ContentEdits.GoneBlock;
+            var alone = NewBlock.Of(site, PartCatalogue.Get(Alone), Block);
+            return BlockEdits.Put(site, new(Page, Parent, At), alone with { Content = alone.Content.SetItem(Alone, item.Id) });
+        }
+        return PartCatalogue.Find(block.Part)?.Slots.FirstOrDefault(s => s.Kind == SlotKind.Picture) is { } slot
+            ? Blocks.Put(site, block with { Content = block.Content.SetItem(slot.Id, item.Id) })
+            : new Problem("/spot", $"{block.Name} has no place for a picture.");
+    }
+}
