@@ -17,7 +17,7 @@ public sealed partial class ValueTests : IDisposable
         "rest", "rest shade 1", "rest tint 2", "rest + 2px", "rest * 2", "rest / 2", "2 * rest", "rest - 1px", "12px + 2", "2 * 3", "3 / 2", "space 2 + 4", "space 3 * 2", "4px - 20px", "size 1 / 2", "size −1", "0", "1", "1.5",
         "0.5", "-1px", "10%", "mix leaf, husk 30%", "move leaf, lightness +10, hue −20", "1rem + 2px", "0 + 2px", "2px - 0", "1px 2px", "0 auto", "space 1 0 2px", "(1px + 2px) * 3", "rgb(255 0 0", "red/*", "#abc8", "hsl(40 200% 50%)", "oklch(0.7 0.3 150)", "transparent", "lab(50 1e300 0)",
         "action shade 1", "beet", "beet tint 3", "dawn", "Body", "lift", "bright", "ring", "soft", "none", "auto", "fit", "1e3px", "999999px", "1vw", "3ch", "50vh", "45deg", "2s", "inner", "1px 2px 3px by 4px", "20px by 50%", "hairline, none", "2px dashed text", "1px solid line, none, 3px double #123, bright",
-        "0 2px 8px text 20%", "inner 1px 1px 2px -1px #000, lift", "quick, gentle", "quick, ease-in, 50ms", "200ms", "1.5s, linear",
+        "0 2px 8px text 20%", "inner 1px 1px 2px -1px #000, lift", "quick, gentle", "quick, ease-in, 50ms", "200ms", "1.5s, linear", "2 : 1", "1:1.5:0.25", "1 2 3 4 5 6", "0 : 1", "25 : 1", "2 : beet",
     ];
 
     private readonly Sandbar.Tests.Browser browser = new();
@@ -41,10 +41,7 @@ public sealed partial class ValueTests : IDisposable
                     {
                         if (Taken(site, property, text, rest) is not { } value || IsStyle(value) || (value is RestValue && rest is not null && IsStyle(rest))) continue;
                         foreach (var declared in property.Kind.Declare(new(site), property, property.CssName, value, rest))
-                        {
-                            var css = property.Form.Length > 0 ? property.Form.Replace("$", declared.Css, StringComparison.Ordinal) : declared.Css;
-                            asked.Add(($"{look.Name} · {property.Name} · {text} over {rest}", declared.Property, (property.ChangeOf is { } of ? $"{of.CssName} " : "") + Sampled(css)));
-                        }
+                            asked.Add(($"{look.Name} · {property.Name} · {text} over {rest}", declared.Property, (property.ChangeOf is { } of ? $"{of.CssName} " : "") + Sampled(declared.Css)));
                     }
                 }
             }

@@ -43,6 +43,7 @@ internal static class Demo
         "change" => ["quick, soft", "250ms, ease-in, 50ms"],
         "length" => ["space 7 * 2", "13px"],
         "sides" => ["1px 2px 3px 4px", "space 1 + 3px"],
+        "columns" => ["4", "2 : 1", "1 : 1.5 : 2"],
         "number" => setting.Max == 1 ? ["0.5", "0.25"] : setting.Max == 2000 ? ["80ms", "120ms"] : ["4", "5"],
         "word" => [.. setting.Words.Select(w => w.Label)],
         _ => throw new ArgumentOutOfRangeException(nameof(setting), setting.Kind.Code),

@@ -5,6 +5,7 @@ import { useEditing, useEditingStore } from '../site/editingContext';
 import { useDrag, useHeld } from '../values/useHeld';
 import { bandEdit, gripOf, grows, pieceOf, propertyOf, setBy, textOf, type Grip } from './bandEdit';
 import { bandsOf, figuresOf, gapsBetween, type Band, type Box, type Figure, type Sides } from './bands';
+import { HeightGrip } from './HeightGrip';
 import './Selection.css';
 
 interface Props {
@@ -27,6 +28,9 @@ export function Selection({ element, look, width, scale }: Props) {
   const part = useEditing((e) => partOf(e.catalogue, look?.part ?? ''));
   const padding = propertyOf(part, 'padding');
   const gap = propertyOf(part, 'gap');
+  // What can be made higher by its lower edge.
+  const least = part?.properties.find((p) => p.cssName === 'min-block-size')?.setting.id;
+  const band = element.dataset.block;
   const [{ box, bands, gapped }, setMeasured] = useState(() => measure(element, padding, gap));
   const store = useEditingStore();
 
@@ -71,6 +75,9 @@ export function Selection({ element, look, width, scale }: Props) {
         className="selection-outline"
         style={{ left: box.left, top: box.top, width: box.width, height: box.height, outlineWidth: 2 / scale }}
       />
+      {band && least && (
+        <HeightGrip block={band} name={part?.name.toLowerCase() ?? 'band'} property={least} box={box} scale={scale} element={element} />
+      )}
       {figures(box, bands, scale, { width: clientWidth, height: clientHeight }).map(({ kind, text, x, y }, i) => (
         <span key={i} className={`figure ${kind}`} style={{ left: x, top: y, transform: `scale(${1 / scale}) translate(-50%, -50%)` }}>
           {text}

@@ -8,9 +8,6 @@ public sealed record PartProperty : Setting
     /// <summary>The CSS property it becomes; for text styles the properties follow from the style.</summary>
     public string CssName { get; init; } = "";
 
-    /// <summary>What the value is put into, with <c>$</c> for it; empty where it stands alone.</summary>
-    public string Form { get; init; } = "";
-
     /// <summary>What is added to the part's selector to reach the piece of it that is meant, after the state.</summary>
     public string Target { get; init; } = "";
 

@@ -114,6 +114,9 @@ public static class Properties
         Id = "content-width", Name = "Content width", Group = Space, Kind = LengthValues.OfPages, CssName = "max-inline-size", Words = [new("full", "none")], Min = 0,
     };
 
+    /// <summary>How wide the ground of a band is, where it does not reach from edge to edge.</summary>
+    public static readonly PartProperty GroundWidth = ContentWidth with { Id = "ground-width", Name = "Ground width" };
+
     public static readonly PartProperty MinHeight = new()
     {
         Id = "min-height", Name = "Least height", Group = Space, Kind = LengthValues.OfPages, CssName = "min-block-size", Words = [new("content", "auto"), new("window", "100svh")], Min = 0,
@@ -135,8 +138,7 @@ public static class Properties
 
     public static readonly PartProperty Columns = new()
     {
-        Id = "columns", Name = "Columns", Group = Arrangement, Kind = new NumberValues(), CssName = "grid-template-columns", Form = "repeat($, minmax(0, 1fr))",
-        Min = 1, Max = 6, IsWhole = true, SameInAllStates = true,
+        Id = "columns", Name = "Columns", Group = Arrangement, Kind = new ColumnsValues(), CssName = "grid-template-columns", SameInAllStates = true,
     };
 
     public static readonly PartProperty PlaceAcross = new()
@@ -149,6 +151,20 @@ public static class Properties
     {
         Id = "place-down", Name = "Place down", Group = Arrangement, Kind = OwnWords, CssName = "align-items", SameInAllStates = true,
         Words = [new("top", "start"), new("middle", "center"), new("bottom", "end"), new("stretch", "stretch")],
+    };
+
+    /// <summary>Where the whole content of a band lies that is higher than it.</summary>
+    public static readonly PartProperty ContentDown = new()
+    {
+        Id = "content-down", Name = "Content down", Group = Arrangement, Kind = OwnWords, CssName = "align-content", SameInAllStates = true,
+        Words = [new("top", "start"), new("middle", "center"), new("bottom", "end")],
+    };
+
+    /// <summary>Where the content of a band lies that is wider than it.</summary>
+    public static readonly PartProperty ContentAcross = new()
+    {
+        Id = "content-across", Name = "Content across", Group = Arrangement, Kind = OwnWords, CssName = "margin-inline", SameInAllStates = true,
+        Words = [new("start", "0 auto"), new("center", "centre", "auto"), new("end", "auto 0")],
     };
 
     public static readonly PartProperty Direction = new()

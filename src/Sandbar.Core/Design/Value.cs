@@ -152,6 +152,19 @@ public sealed record ListValue(ImmutableArray<Value> Values) : Value
     public override int GetHashCode() => Values.Length;
 }
 
+/// <summary>Columns of different widths: how much of what there is each of them takes.</summary>
+/// <param name="Shares">Plain numbers, from the first column to the last.</param>
+public sealed record RatioValue(ImmutableArray<Value> Shares) : Value
+{
+    public override ImmutableArray<Value> Inner => Shares;
+
+    public override Value With(ImmutableArray<Value> inner) => new RatioValue(inner);
+
+    public bool Equals(RatioValue? other) => other is not null && Shares.AsSpan().SequenceEqual(other.Shares.AsSpan());
+
+    public override int GetHashCode() => Shares.Length;
+}
+
 /// <summary>The one way to go through what a value is made of.</summary>
 public static class ValueFold
 {

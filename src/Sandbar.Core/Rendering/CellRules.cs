@@ -87,7 +87,6 @@ internal sealed class CellRules(
             return TextStyleKind.Description.Declarations(reads, reads.Thing<TextStyle>(style), everything: !isOnlyOne).Select(d => new Declared(d.Name, d.Css));
         }
         var declared = property.Kind.Declare(reads, property, property.CssName, value, rest);
-        if (property.Form.Length > 0) return declared.Select(d => d with { Css = property.Form.Replace("$", d.Css, StringComparison.Ordinal) });
         // A custom property of nothing keeps its unit: it stands in sums.
         return declared.Select(d => d.Css == "0" && d.Property == property.CssName && d.Property.StartsWith("--", StringComparison.Ordinal) ? d with { Css = "0px" } : d);
     }

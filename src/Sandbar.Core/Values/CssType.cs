@@ -48,6 +48,9 @@ public sealed record CssType(string Name)
     /// <summary>A place on an axis of a variable font.</summary>
     public static readonly CssType Axis = new("axis");
 
+    /// <summary>The tracks of a grid.</summary>
+    public static readonly CssType Tracks = new("track-list");
+
     public static readonly CssType List = new("list");
 
     /// <summary>What a number is by its unit; null where there is no such unit here.</summary>

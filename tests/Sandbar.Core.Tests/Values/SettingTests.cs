@@ -98,6 +98,11 @@ public class SettingTests
     [InlineData("gap", "2 * 3", "does not take")]
     [InlineData("gap", "4px - 20px", "cannot be negative")]
     [InlineData("columns", "1.5", "whole number")]
+    [InlineData("columns", "7", "one to 6 columns")]
+    [InlineData("columns", "2 : 0", "a share above 0")]
+    [InlineData("columns", "1 1 1 1 1 1 1", "at most 6 columns")]
+    [InlineData("columns", "2px : 1", "a share above 0")]
+    [InlineData("columns", "beet", "2 : 1")]
     [InlineData("padding", "4px - 20px", "cannot be negative")]
     [InlineData("opacity", "2px", "plain number")]
     public void What_comes_to_no_value_of_its_kind_is_refused(string property, string typed, string said) =>

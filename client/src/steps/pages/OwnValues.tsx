@@ -1,7 +1,7 @@
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
-import type { CellView, Edit, Schemas } from '../../api/client';
-import { STATE_NAMES } from '../../ledger/cells';
+import type { CellView, Edit, Schemas, State } from '../../api/client';
+import { ALL_WIDTHS, STATE_NAMES, WIDTH_CHOICES } from '../../ledger/cells';
 import { namesIn, partOf } from '../../site/catalogue';
 import { useActions, useEditing } from '../../site/editingContext';
 import { useSending } from '../../site/useDraft';
@@ -9,6 +9,9 @@ import { ValueCell } from '../../values/ValueCell';
 import { Problem } from '../../ui/Problem';
 import { MenuButton } from '../../ui/MenuButton';
 import { calledIn, rowsOf, type Block } from '../../site/outline';
+
+/** Stands for all sides or corners at once. */
+const ALL_SIDES = 'all';
 
 /** The values in which a block differs from its look, and what can be done about them. */
 export function OwnValues({ block }: { block: Block }) {
@@ -173,12 +176,28 @@ const setOwn = (
   text,
 });
 
-/** Another own value: chosen by its setting, then typed. */
+/** Another own value: chosen by its setting, and where it holds by state, width and side; then typed. */
 function AddOwn({ block, part }: { block: Block; part: Schemas['PartView'] }) {
-  const [property, setProperty] = useState<string | null>(null);
+  const [id, setId] = useState<string | null>(null);
+  const [state, setState] = useState<State>('rest');
+  const [at, setAt] = useState('all');
+  const [side, setSide] = useState(ALL_SIDES);
   const names = useEditing((e) => e.site.names);
-  const free = part.properties.filter((p) => !block.own.some((o) => o.property === p.setting.id && o.state === 'rest' && o.from == null));
-  const chosen = free.find((p) => p.setting.id === property);
+  const property = part.properties.find((p) => p.setting.id === id);
+  const states = property?.sameInAllStates ? [] : part.states;
+  const sides = property?.sides ?? [];
+  const { widths } = WIDTH_CHOICES.find((c) => c.value === at) ?? { widths: ALL_WIDTHS };
+  const cell = { property: id ?? '', state, ...widths };
+  const held = block.own.find(
+    (o) => o.property === id && o.state === state && (o.from ?? null) === widths.from && (o.below ?? null) === widths.below,
+  );
+  const text = side === ALL_SIDES ? held?.text : (held?.sides?.[Number(side)] ?? held?.text);
+  const of = `own ${property?.setting.name ?? 'value'} of ${block.name}`;
+  const choose = (next: string) => {
+    setId(next);
+    setState('rest');
+    setSide(ALL_SIDES);
+  };
   return (
     <div className="add-own">
       <Select
@@ -186,19 +205,49 @@ function AddOwn({ block, part }: { block: Block; part: Schemas['PartView'] }) {
         showSearch={{ optionFilterProp: 'label' }}
         aria-label={`Setting of ${block.name} to differ in`}
         placeholder="Differ in…"
-        value={chosen?.setting.id ?? null}
-        options={free.map((p) => ({ value: p.setting.id, label: p.setting.name }))}
+        value={id}
+        options={part.properties.map((p) => ({ value: p.setting.id, label: p.setting.name }))}
         popupMatchSelectWidth={220}
-        onChange={setProperty}
+        onChange={choose}
       />
-      {chosen && (
+      {property && states.length > 1 && (
+        <Select
+          size="small"
+          aria-label={`State of the ${of}`}
+          value={state}
+          options={states.map((one) => ({ value: one, label: STATE_NAMES[one] }))}
+          popupMatchSelectWidth={false}
+          onChange={setState}
+        />
+      )}
+      {property && (
+        <Select
+          size="small"
+          aria-label={`Widths of the ${of}`}
+          value={at}
+          options={WIDTH_CHOICES.map(({ value, label }) => ({ value, label }))}
+          popupMatchSelectWidth={false}
+          onChange={setAt}
+        />
+      )}
+      {property && sides.length > 0 && (
+        <Select
+          size="small"
+          aria-label={`Side of the ${of}`}
+          value={side}
+          options={[{ value: ALL_SIDES, label: 'all of it' }, ...sides.map((label, n) => ({ value: String(n), label }))]}
+          popupMatchSelectWidth={false}
+          onChange={setSide}
+        />
+      )}
+      {property && (
         <ValueCell
-          key={chosen.setting.id}
-          name={`Own ${chosen.setting.name} of ${block.name}`}
-          text={null}
+          key={[id, state, at, side].join()}
+          name={`O${of.slice(1)}`}
+          text={text ?? null}
           inherited="as its look"
-          names={namesIn(names, chosen.setting)}
-          edit={(text) => setOwn(block.id, { property: chosen.setting.id, state: 'rest', from: null, below: null }, text)}
+          names={namesIn(names, property.setting)}
+          edit={(typed) => ({ ...setOwn(block.id, cell, typed), ...(typed !== null && side !== ALL_SIDES && { side: Number(side) }) })}
         />
       )}
     </div>

@@ -15,8 +15,9 @@ internal sealed class SectionPart : IParts
         Inside = ["heading-2", "paragraph"],
         Properties =
         [
-            Properties.Background, Properties.TextColor, Properties.LineAbove, Properties.LineBelow, Properties.Padding, Properties.MinHeight,
-            Properties.ContentWidth.For("content", "Content width", " > .content"), Properties.StackGap.For("content", "Gap", $" > .content{Stacks.Inside}"),
+            Properties.Background, Properties.TextColor, Properties.LineAbove, Properties.LineBelow, Properties.Padding, Properties.MinHeight, Properties.GroundWidth,
+            Properties.ContentWidth.For("content", "Content width", " > .content"), Properties.ContentAcross with { Target = " > .content" }, Properties.ContentDown,
+            Properties.StackGap.For("content", "Gap", $" > .content{Stacks.Inside}"),
         ],
         Looks =
         [
@@ -32,7 +33,7 @@ internal sealed class SectionPart : IParts
         ],
         Structure =
         [
-            new(".section", ("display", "grid"), ("align-content", "center")),
+            new(".section", ("display", "grid"), ("inline-size", "100%"), ("margin-inline", "auto"), ("align-content", "center")),
             new(".section > .content", ("display", "grid"), ("inline-size", "100%"), ("margin-inline", "auto"), ("grid-template-columns", "minmax(0, 1fr)")),
         ],
         Write = w => w.Element("section", [], () => w.Piece("div", "content", w.Blocks)),
