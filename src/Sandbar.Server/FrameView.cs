@@ -1,3 +1,4 @@
+using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
 
 namespace Sandbar.Server;
@@ -10,12 +11,17 @@ public sealed record FrameView(BlockView Header, BlockView Footer)
 
 public sealed record MenuView(string Id, string Name, IReadOnlyList<MenuItemView> Items)
 {
-    public static MenuView Of(Site site, Menu menu) => new(menu.Id, menu.Name, [.. menu.Items.Select(i => new MenuItemView(i.Id, i.Label, i.Page, site.Aside.Pages.Find(i.Page)?.Name))]);
+    public static MenuView Of(Site site, Menu menu) => new(menu.Id, menu.Name, [.. menu.Items.Select(i => MenuItemView.Of(site, i))]);
 }
 
-/// <param name="Page">Id of the page it leads to.</param>
-/// <param name="Aside">Name of that page where it is set aside: the item is shown nowhere until it is back.</param>
-public sealed record MenuItemView(string Id, string Label, string Page, string? Aside);
+/// <param name="To">Where it leads, as links have it.</param>
+/// <param name="Aside">Name of the page it leads to where that is set aside: the item is shown nowhere until it is back.</param>
+/// <param name="Items">Those under it.</param>
+public sealed record MenuItemView(string Id, string Label, string To, string? Aside, IReadOnlyList<MenuItemView> Items)
+{
+    public static MenuItemView Of(Site site, MenuItem item) =>
+        new(item.Id, item.Label, item.Page, site.Aside.Pages.Find(ContentCheck.PageOf(item.Page))?.Name, [.. item.Items.Select(i => Of(site, i))]);
+}
 
 /// <summary>A picture of the shelf.</summary>
 /// <param name="Address">Where its bytes are.</param>

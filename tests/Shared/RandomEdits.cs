@@ -49,7 +49,8 @@ internal static class RandomEdits
         Gen.Select(Among([.. Blocks.All(Demo.Site)]), Among<string?>(null, "day", "dusk"), (block, scheme) => (Edit)new SetBlockScheme(block.Id, scheme)),
         Gen.Select(Among([.. Demo.Site.Menus[0].Items]), Gen.Int[0, 6], (item, to) => to == 6 ? (Edit)new RemoveMenuItem("main", item.Id) : new MoveMenuItem("main", item.Id, to)),
         Gen.Select(Among([.. Demo.Site.Menus[0].Items]), Among<string?>(null, "", "Find us", "*Find* us", new string('x', 300)), Among<string?>(null, "home", "guide", "gone"), (item, label, page) => (Edit)new SetMenuItem("main", item.Id, label, page)),
-        Gen.Select(Gen.Int[0, 3], Among("", "Find us", "a\nb"), Among("home", "contact", "gone"), (item, label, page) => (Edit)new AddMenuItem("main", $"item-{item}", label, page)),
+        Gen.Select(Gen.Int[0, 3], Among("", "Find us", "a\nb"), Among("home", "contact", "gone", "guide#sowing", "https://seeds.example", "javascript:x"), Among<string?>([null, .. Demo.Site.Menus[0].Items.Select(i => i.Id)]), (item, label, page, parent) => (Edit)new AddMenuItem("main", $"item-{item}", label, page) { Parent = parent }),
+        Gen.Select(Among([.. Demo.Site.Menus[0].Items.Select(i => i.Id), "item-0", "item-1"]), Gen.Int[0, 2], Among([.. Demo.Site.Menus[0].Items.Select(i => i.Id), "item-0"]), (item, to, parent) => (Edit)new MoveMenuItem("main", item, to) { Parent = parent }),
         Among("", "Pellwyn", "Pellwyn Seed Library", new string('x', 61)).Select(name => (Edit)new RenameSite(name)),
         Among("", "a { color: var(--color-husk) }", ".x:hover { top: 0", "@media print { a { color: red } }").Select(css => (Edit)new SetOverrides(css)));
 

@@ -941,6 +941,7 @@ export interface components {
             item: string;
             label: string;
             page: string;
+            parent?: null | string;
         };
         EditAddPage: {
             /**
@@ -1114,6 +1115,7 @@ export interface components {
             item: string;
             /** Format: int32 */
             to: number;
+            parent?: null | string;
         };
         EditMovePage: {
             /**
@@ -1720,8 +1722,9 @@ export interface components {
         MenuItemView: {
             id: string;
             label: string;
-            page: string;
+            to: string;
             aside: null | string;
+            items: components["schemas"]["MenuItemView"][];
         };
         MenuView: {
             id: string;

@@ -88,6 +88,8 @@ export function LinkField({ label, held, page, opened = false, problem = null, o
         // A field that was opened for one link is left without one; a value that was typed over is meant.
         {...(!opened && { onBlur: (event: FocusEvent<HTMLElement>) => void take((event.target as HTMLInputElement).value) })}
         onKeyDown={(event) => {
+          // It chooses; a form around it is sent by the next.
+          if (event.key === 'Enter' && typed !== null && typed !== said) event.preventDefault();
           if (event.key === 'Escape') {
             event.stopPropagation();
             setTyped(null);

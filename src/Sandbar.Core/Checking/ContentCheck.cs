@@ -23,14 +23,19 @@ public static class ContentCheck
         if (text.Any(c => char.IsControl(c) && c != '\n')) return $"{slot.Name} holds a character that cannot be shown.";
         return slot.Kind switch
         {
-            SlotKind.Link when site.Pages.Find(PageOf(text)) is null && !IsAddress(text) =>
-                $"{Quoted.Text(text)} leads nowhere: choose a page, or type an address that begins with https://, mailto: or #.",
+            SlotKind.Link when !Leads(site, text) => LeadsNowhere(text),
             SlotKind.Picture when site.Shelf.Find(text) is not { Width: > 0 } => "This picture is not on the shelf.",
             SlotKind.Menu when site.Menus.Find(text) is null => "This menu is no longer there.",
             SlotKind.Choice when !slot.Words.Any(w => w.Code == text) => $"{slot.Name} takes {string.Join(", ", slot.Words.Select(w => w.Label))}.",
             _ => null,
         };
     }
+
+    /// <summary>Whether a link leads somewhere: to a page that is there, or to an address.</summary>
+    public static bool Leads(Site site, string to) => site.Pages.Find(PageOf(to)) is not null || IsAddress(to);
+
+    /// <summary>What is said where it does not.</summary>
+    internal static string LeadsNowhere(string to) => $"{Quoted.Text(to)} leads nowhere: choose a page, or type an address that begins with https://, mailto: or #.";
 
     /// <summary>The id of the page a link leads to, where it leads to one: what stands before the address within it.</summary>
     public static string PageOf(string to) => to.IndexOf('#', StringComparison.Ordinal) is > 0 and var at ? to[..at] : to;

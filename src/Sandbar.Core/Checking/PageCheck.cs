@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Css;
@@ -10,7 +11,9 @@ internal sealed class PageCheck(Site site)
     /// <summary>As many blocks as a site holds, those set aside among them.</summary>
     public const int MostBlocks = 20_000;
 
-    private const int MostItems = 1000, Deepest = 24;
+    public const int MostItems = 1000;
+
+    private const int Deepest = 24;
 
     private readonly HashSet<string> ids = new(StringComparer.Ordinal);
 
@@ -30,13 +33,15 @@ internal sealed class PageCheck(Site site)
         foreach (var menu in site.Menus)
         {
             if (Names.Check(menu.Name, [], $"/menus/{menu.Id}/name") is { } name) yield return name;
-            foreach (var item in menu.Items.Take(MostItems))
+            var items = menu.All().Take(MostItems + 1).ToImmutableArray();
+            foreach (var item in items)
             {
                 if (Names.Check(item.Label, [], $"/menus/{menu.Id}/items/{item.Id}/label") is { } label) yield return label;
-                if (site.Pages.Find(item.Page) is null && site.Aside.Pages.Find(item.Page) is null) yield return new($"/menus/{menu.Id}/items/{item.Id}/page", $"The page that {Quoted.Text(item.Label)} leads to is not there.");
+                if (!ContentCheck.Leads(site, item.Page) && site.Aside.Pages.Find(ContentCheck.PageOf(item.Page)) is null) yield return new($"/menus/{menu.Id}/items/{item.Id}/page", $"The page that {Quoted.Text(item.Label)} leads to is not there.");
             }
-            if (menu.Items.Length > MostItems) yield return new($"/menus/{menu.Id}/items", $"A menu has at most {MostItems} items.");
-            else foreach (var problem in Ids.Problems($"/menus/{menu.Id}/items", menu.Items)) yield return problem;
+            if (items.Length > MostItems) yield return new($"/menus/{menu.Id}/items", $"A menu has at most {MostItems} items.");
+            else foreach (var problem in Ids.Problems($"/menus/{menu.Id}/items", items)) yield return problem;
+            if (menu.Items.Any(i => i.Items.Any(inner => !inner.Items.IsEmpty))) yield return new($"/menus/{menu.Id}/items", "Menus go one level deep.");
         }
         foreach (var problem in Blocks("/frame", site.Frame.Header, 0).Concat(Blocks("/frame", site.Frame.Footer, 0))) yield return problem;
         foreach (var problem in site.Pages.SelectMany(p => p.Sections.SelectMany(s => Blocks($"/pages/{p.Id}/sections", s, 0)))) yield return problem;

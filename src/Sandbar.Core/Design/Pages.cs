@@ -51,7 +51,15 @@ public sealed record AsideBlock(string Id, Block Block, string Page, int At) : I
     public string? Parent { get; init; }
 }
 
-public sealed record Menu(string Id, string Name, ImmutableArray<MenuItem> Items) : IListed;
+public sealed record Menu(string Id, string Name, ImmutableArray<MenuItem> Items) : IListed
+{
+    /// <summary>Every item, each followed by those under it.</summary>
+    public IEnumerable<MenuItem> All() => Items.SelectMany(i => i.Items.Prepend(i));
+}
 
-/// <param name="Page">Id of the page it leads to.</param>
-public sealed record MenuItem(string Id, string Label, string Page) : IListed;
+/// <param name="Page">Where it leads: a page's id, a place within one, or an address elsewhere, as links have it.</param>
+public sealed record MenuItem(string Id, string Label, string Page) : IListed
+{
+    /// <summary>The items under it, one level deep.</summary>
+    public ImmutableArray<MenuItem> Items { get; init; } = [];
+}

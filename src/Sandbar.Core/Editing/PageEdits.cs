@@ -153,7 +153,12 @@ internal static class PageEdits
 
     public static string Name(Site site, string page) => All(site).FirstOrDefault(p => p.Id == page)?.Name ?? "page";
 
-    /// <summary>The menus without the items that lead to a page.</summary>
-    public static Site WithoutItems(Site site, string page) =>
-        site with { Menus = site.Menus.Each(m => m.Items.Any(i => i.Page == page) ? m with { Items = [.. m.Items.Where(i => i.Page != page)] } : m) };
+    /// <summary>The menus without the items that lead to a page or into it. What stood under such an item takes its place.</summary>
+    public static Site WithoutItems(Site site, string page)
+    {
+        return site with { Menus = site.Menus.Each(m => m.All().Any(Leads) ? m with { Items = [.. m.Items.SelectMany(Kept)] } : m) };
+
+        bool Leads(MenuItem item) => ContentCheck.PageOf(item.Page) == page;
+        IEnumerable<MenuItem> Kept(MenuItem item) => item.Items.Where(i => !Leads(i)) is var inner && Leads(item) ? inner : item.Items.Any(Leads) ? [item with { Items = [.. inner] }] : [item];
+    }
 }

@@ -119,12 +119,15 @@ public static class Specimen
         _ => slot.Sample,
     };
 
-    /// <summary>The site with a menu and a picture to show where it has none of its own.</summary>
+    /// <summary>The site with a menu whose items have items under them, and a picture, to show where it has none of its own.</summary>
     private static Site WithSamples(Site site) => site with
     {
-        Menus = site.Menus.IsEmpty ? [new("specimen-menu", "Pages", [.. site.Pages.Select(p => new MenuItem($"specimen-{p.Id}", p.Name, p.Id))])] : site.Menus,
+        Menus = [Nested(site, site.Menus.IsEmpty ? new("specimen-menu", "Pages", [.. site.Pages.Select(p => new MenuItem($"specimen-{p.Id}", p.Name, p.Id))]) : site.Menus[0]), .. site.Menus.Skip(1)],
         Shelf = site.Shelf.Any(i => i.Width > 0) ? site.Shelf : site.Shelf.Add(SamplePicture),
     };
+
+    private static Menu Nested(Site site, Menu menu) => menu.Items.IsEmpty || menu.Items.Any(i => !i.Items.IsEmpty) ? menu
+        : menu with { Items = menu.Items.SetItem(menu.Items.Length - 1, menu.Items[^1] with { Items = [.. site.Pages.Take(2).Select((p, i) => new MenuItem($"specimen-inner-{i}", p.Name, p.Id))] }) };
 
     private static string PictureAddress(Site site)
     {

@@ -21,6 +21,7 @@ public static class StyleSheetRenderer
             foreach (var part in PartCatalogue.All.Where(p => p.Layer == layer))
             {
                 rules.AddRange(Structures[part.Id]);
+                if (part.Id == "menu") rules.AddRange(MenuRules.Of(site));
                 foreach (var look in site.Looks.Where(l => l.Part == part.Id)) rules.AddRange(roleSteps.Noting(LookRules.Of(site, part, look)));
             }
         }

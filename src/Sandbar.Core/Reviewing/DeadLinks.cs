@@ -25,6 +25,12 @@ public static class DeadLinks
         {
             foreach (var dead in In(block, null)) yield return dead;
         }
+        // Items of menus are told of once, at the first place in the frame that shows them.
+        foreach (var menu in site.Menus)
+        {
+            var shown = new[] { site.Frame.Header, site.Frame.Footer }.SelectMany(Blocks.WithInner).FirstOrDefault(b => b.Content.ContainsValue(menu.Id));
+            foreach (var dead in menu.All().Where(_ => shown is not null).Select(i => Dead(shown!.Id, Quoted.Text(i.Label), i.Page, null)).OfType<DeadLink>()) yield return dead;
+        }
         foreach (var page in site.Pages)
         {
             foreach (var dead in page.Sections.SelectMany(s => In(s, page))) yield return dead;
@@ -32,20 +38,21 @@ public static class DeadLinks
 
         IEnumerable<DeadLink> In(Block outermost, Page? page)
         {
-            foreach (var (block, name, to) in OfBlock.GetValue(outermost, Links))
+            return OfBlock.GetValue(outermost, Links).Select(l => Dead(l.Block, l.Name, l.To, page)).OfType<DeadLink>();
+        }
+
+        DeadLink? Dead(string block, string name, string to, Page? page)
+        {
+            var at = to.IndexOf('#', StringComparison.Ordinal);
+            var (id, anchor) = (at < 0 ? to : to[..at], at < 0 ? "" : to[(at + 1)..]);
+            if (id.Length > 0 && !Names.IsId(id)) return null;
+            var target = id.Length == 0 ? page : site.Pages.Find(id);
+            if (id.Length > 0 && target is null)
             {
-                var at = to.IndexOf('#', StringComparison.Ordinal);
-                var (id, anchor) = (at < 0 ? to : to[..at], at < 0 ? "" : to[(at + 1)..]);
-                if (id.Length > 0 && !Names.IsId(id)) continue;
-                var target = id.Length == 0 ? page : site.Pages.Find(id);
-                if (id.Length > 0 && target is null)
-                {
-                    var aside = site.Aside.Pages.Find(id);
-                    yield return new(page?.Id, block, aside is null ? $"{name} leads to a page that is gone." : $"{name} leads to {aside.Name}, which is set aside.");
-                }
-                else if (anchor.Length > 0 && target is not null && !Addresses(target).Contains(anchor))
-                    yield return new(page?.Id, block, $"{name} leads to #{anchor}, and nothing on {target.Name} has this address.");
+                var aside = site.Aside.Pages.Find(id);
+                return new(page?.Id, block, aside is null ? $"{name} leads to a page that is gone." : $"{name} leads to {aside.Name}, which is set aside.");
             }
+            return anchor.Length > 0 && target is not null && !Addresses(target).Contains(anchor) ? new(page?.Id, block, $"{name} leads to #{anchor}, and nothing on {target.Name} has this address.") : null;
         }
 
         HashSet<string> Addresses(Page page)

@@ -24,6 +24,7 @@ public static class IdleSettings
     {
         "--enter-distance" => Entrance(look) switch { null => "shows once there is an entrance", "rise" or "slide" => null, var word => $"nothing moves where blocks {word}" },
         "animation" or "--stagger" => Entrance(look) is null ? "shows once there is an entrance" : null,
+        _ when part.Id == "menu" && property.Piece == "inner" => site.Menus.Any(m => m.Items.Any(i => !i.Items.IsEmpty)) ? null : "shows once items stand under others",
         "border-radius" => Sibling(part, property, "border") is { } border && Lines(site, look, border).Any(line => line.Along is ReferenceValue) ? "a line along a gradient has square corners" : null,
         "outline-offset" => Sibling(part, property, "outline") is { } outline && !look.Cells.Any(c => CellKey.Parse(c.Key).Property == outline.Id && c.Value is not WordValue) ? "shows once there is an outline" : null,
         "text-decoration-thickness" or "text-underline-offset" =>

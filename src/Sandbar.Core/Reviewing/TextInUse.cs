@@ -66,7 +66,7 @@ public static partial class TextInUse
     private static string Text(Site site, Block block, Slot slot) => (slot.Kind, block.Content.GetValueOrDefault(slot.Id, "")) switch
     {
         (SlotKind.Text or SlotKind.List or SlotKind.Table, var text) => Plain(text),
-        (SlotKind.Menu, var id) => string.Join(' ', site.Menus.Find(id)?.Items.Select(i => i.Label) ?? []),
+        (SlotKind.Menu, var id) => string.Join(' ', site.Menus.Find(id)?.All().Select(i => i.Label) ?? []),
         _ => "",
     };
 

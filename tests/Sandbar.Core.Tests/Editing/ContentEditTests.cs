@@ -76,7 +76,7 @@ public class ContentEditTests
         var changed = PageChanges.Between(Demo.Site, site, ["home"], Anywhere).Select(c => c.Block);
         Assert.Equal(["header", "footer"], changed);
         Assert.Contains("6 places", site.Refused(new MoveMenuItem("main", "again", 6)).Message, StringComparison.Ordinal);
-        Assert.Contains("no longer there", site.Refused(new SetMenuItem("main", "again", "Find us", "gone")).Message, StringComparison.Ordinal);
+        Assert.Contains("leads nowhere", site.Refused(new SetMenuItem("main", "again", "Find us", "gone")).Message, StringComparison.Ordinal);
         Assert.Equal(new MenuItem("main-home", "Start", "guide"), site.After(new SetMenuItem("main", "main-home", Label: null, "guide")).Menus[0].Items.Find("main-home"));
         Assert.Contains("Give it a name", site.Refused(new AddMenuItem("main", "x", " ", "home")).Message, StringComparison.Ordinal);
         Assert.Contains("no longer in the menu", site.Refused(new RemoveMenuItem("main", "main-guide")).Message, StringComparison.Ordinal);

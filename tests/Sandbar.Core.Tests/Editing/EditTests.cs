@@ -171,7 +171,7 @@ public class EditTests
             new SetOwn("a", "b", State.Hover, 1, null, "c") { Side = 1 }, new PromoteOwn("a", null), new OwnToLook("a", "b", "c"), new CopyOwn("a", ["b"]), new DropOwn("a", "b"), new DropOwnEverywhere("a", "b"),
             new WriteContent("a", "b", "c"), new SplitContent("a", "b", "c", "d", "e"), new JoinContent("a", "b", "c"), new PasteContent("a", "b", "c", "d", [new("e", ImmutableSortedDictionary<string, string>.Empty.Add("f", "g"))], "h"), new LinesToList(["a"]), new ListToLines("a", "b"),
             new AddPicture("a", "b", "image/png", "c", 3, 2, new("d", "e", "f", 1)),
-            new AddMenuItem("a", "b", "c", "d"), new SetMenuItem("a", "b", "c", "d"), new MoveMenuItem("a", "b", 1), new RemoveMenuItem("a", "b"),
+            new AddMenuItem("a", "b", "c", "d") { Parent = "e" }, new SetMenuItem("a", "b", "c", "d"), new MoveMenuItem("a", "b", 1) { Parent = "c" }, new RemoveMenuItem("a", "b"),
         ];
         var there = typeof(Edit).Assembly.GetTypes().Where(t => t.BaseType == typeof(Edit)).Select(t => t.Name).Order();
         Assert.Equal(there, edits.Select(e => e.GetType().Name).Append(nameof(TakeLooks)).Order());

@@ -103,11 +103,11 @@ public class PageTests
                 var content = part.Slots.ToDictionary(s => s.Id, s => s.Kind switch { SlotKind.Picture => "bean", SlotKind.Menu => "main", SlotKind.Link => "home", SlotKind.List => "- Words\n  - More", SlotKind.Table => "A | B\nC | D", SlotKind.Choice => s.Words[0].Code, _ => "Words" });
                 var block = Demo.Site.Frame.Header with { Id = "x", Part = part.Id, Look = look.Id, Blocks = part.HoldsBlocks ? [.. Demo.Site.Frame.Header.Blocks.Select(b => b with { Id = $"{b.Id}-inside" })] : [], Content = Demo.Site.Frame.Header.Content.Clear().AddRange(content) };
                 var page = Demo.Site.Pages[0] with { Sections = [block, block with { Id = "y" }] };
-                var site = Demo.Site with { Frame = new(Demo.Site.Frame.Header with { Content = Demo.Site.Frame.Header.Content.Clear() }, Demo.Site.Frame.Footer with { Blocks = [], Content = Demo.Site.Frame.Footer.Content.Clear() }) };
+                var site = Demo.Site.After(new AddMenuItem("main", "inner", "Inner", "guide") { Parent = "main-home" }) with { Frame = new(Demo.Site.Frame.Header with { Content = Demo.Site.Frame.Header.Content.Clear() }, Demo.Site.Frame.Footer with { Blocks = [], Content = Demo.Site.Frame.Footer.Content.Clear() }) };
                 var document = new HtmlParser().ParseDocument(PageWriter.Write(site, page, Plain));
                 Assert.NotEmpty(document.QuerySelectorAll(LookSelectors.Of(site, part, look)));
-                foreach (var target in part.Properties.Select(p => p.Target.Replace("::marker", "", StringComparison.Ordinal)).Distinct())
-                    Assert.True(document.QuerySelector("main " + LookSelectors.Of(site, part, look).Replace(":where(a", ":where(main a", StringComparison.Ordinal) + target) is not null || part.Hook.StartsWith(':'), $"{part.Name} · {look.Name}{target}");
+                foreach (var (target, onPart) in part.Properties.Select(p => (p.Target.Replace("::marker", "", StringComparison.Ordinal), p.OnPart)).Distinct())
+                    Assert.True(document.QuerySelector("main " + (onPart ? LookSelectors.OnPart(site, part, look) : LookSelectors.Of(site, part, look)).Replace(":where(a", ":where(main a", StringComparison.Ordinal) + target) is not null || part.Hook.StartsWith(':'), $"{part.Name} · {look.Name}{target}");
             }
         }
     }

@@ -1,10 +1,11 @@
-import { Button, Input, Select } from 'antd';
+import { Button, Input } from 'antd';
 import { useId, useState } from 'react';
 import type { Edit, Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../site/editingContext';
 import { useDraft, useSending } from '../../site/useDraft';
 import { useFocusNext } from '../../site/useFocusNext';
 import { Order } from '../../things/Order';
+import { LinkField } from '../../values/LinkField';
 import { ValueCell } from '../../values/ValueCell';
 import { Problem } from '../../ui/Problem';
 import './MenusPanel.css';
@@ -12,23 +13,37 @@ import './MenusPanel.css';
 type Menu = Schemas['MenuView'];
 type Item = Schemas['MenuItemView'];
 
-/** The menus: what their items say, where they lead, and in which order. */
+/** An item in its menu. */
+interface Placed {
+  item: Item;
+  /** The item it stands under; null in the menu itself. */
+  parent: Item | null;
+  place: number;
+  /** Those it stands with. */
+  among: readonly Item[];
+}
+
+/** The menus: what their items say, where they lead, in which order, and which stand under others. */
 export function MenusPanel() {
   const menus = useEditing((e) => e.site.menus);
   if (menus.length === 0) return <p className="empty">This site has no menus.</p>;
   return menus.map((menu) => <MenuSection key={menu.id} menu={menu} />);
 }
 
+const placedIn = (among: readonly Item[], parent: Item | null): Placed[] =>
+  among.flatMap((item, place) => [{ item, parent, place, among }, ...placedIn(item.items, item)]);
+
 function MenuSection({ menu }: { menu: Menu }) {
   const { make } = useActions();
-  const [section, focusNext] = useFocusNext<HTMLElement>(menu.items.length);
+  const items = placedIn(menu.items, null);
+  const [section, focusNext] = useFocusNext<HTMLElement>(items.length);
   return (
     <section ref={section} aria-label={`Menu ${menu.name}`}>
       <div className="subhead">
         <strong>{menu.name}</strong>
-        <span className="quiet">{menu.items.length === 1 ? '1 item' : `${menu.items.length} items`}</span>
+        <span className="quiet">{items.length === 1 ? '1 item' : `${items.length} items`}</span>
       </div>
-      {menu.items.length === 0 && <p className="empty">Nothing in it yet: add a page below.</p>}
+      {items.length === 0 && <p className="empty">Nothing in it yet: add a page below.</p>}
       <table className="values menu-items" aria-label={`Items of ${menu.name}`}>
         <thead>
           <tr>
@@ -40,15 +55,14 @@ function MenuSection({ menu }: { menu: Menu }) {
           </tr>
         </thead>
         <tbody>
-          {menu.items.map((item, place) => (
+          {items.map((placed, row) => (
             <ItemRow
-              key={item.id}
+              key={placed.item.id}
               menu={menu}
-              item={item}
-              place={place}
+              placed={placed}
               onRemove={() => {
-                focusNext('td.order button:last-child, .add-form input', place);
-                void make({ kind: 'removeMenuItem', menu: menu.id, item: item.id });
+                focusNext('td.order button:last-child, .add-form input', row);
+                void make({ kind: 'removeMenuItem', menu: menu.id, item: placed.item.id });
               }}
             />
           ))}
@@ -59,8 +73,11 @@ function MenuSection({ menu }: { menu: Menu }) {
   );
 }
 
-function ItemRow({ menu, item, place, onRemove }: { menu: Menu; item: Item; place: number; onRemove: () => void }) {
+function ItemRow({ menu, placed, onRemove }: { menu: Menu; placed: Placed; onRemove: () => void }) {
+  const { item, parent, place, among } = placed;
   const { make } = useActions();
+  const home = useEditing((e) => e.site.pages[0]?.id ?? '');
+  const [problem, setProblem] = useState<string | null>(null);
   const set = (change: { label?: string; page?: string }): Edit => ({
     kind: 'setMenuItem',
     menu: menu.id,
@@ -69,9 +86,11 @@ function ItemRow({ menu, item, place, onRemove }: { menu: Menu; item: Item; plac
     page: null,
     ...change,
   });
+  const move = (to: number, under: string | null) => void make({ kind: 'moveMenuItem', menu: menu.id, item: item.id, to, parent: under });
+  const before = parent === null ? among[place - 1] : undefined;
   return (
     <tr>
-      <td>
+      <td className={parent ? 'inner-item' : ''}>
         <ValueCell
           name={`Label of ${item.label}`}
           text={item.label}
@@ -81,34 +100,43 @@ function ItemRow({ menu, item, place, onRemove }: { menu: Menu; item: Item; plac
           edit={(label) => set({ label: label ?? '' })}
         />
       </td>
-      <td>
-        <PageChoice label={`Page ${item.label} leads to`} page={item.page} onChange={(page) => void make(set({ page }))} />
-      </td>
-      <td className="order">
-        <Order
-          called={item.label}
-          place={place}
-          count={menu.items.length}
-          onMove={(to) => void make({ kind: 'moveMenuItem', menu: menu.id, item: item.id, to })}
-          onRemove={onRemove}
+      <td title={item.aside ? `${item.aside} is set aside: this item is shown nowhere until it is back.` : undefined}>
+        <LinkField
+          label={`Where ${item.label} leads`}
+          held={item.to}
+          page={home}
+          problem={problem}
+          onChoose={(page) => void make(set({ page }), { saidAtItsPlace: true }).then(setProblem)}
         />
       </td>
+      <td className="order">
+        {parent ? (
+          <button
+            type="button"
+            className="small-button"
+            aria-label={`Take ${item.label} out from under ${parent.label}`}
+            title={`Out from under ${parent.label}`}
+            onClick={() => move(menu.items.findIndex((i) => i.id === parent.id) + 1, null)}
+          >
+            ←
+          </button>
+        ) : (
+          <button
+            type="button"
+            className="small-button"
+            aria-label={before ? `Put ${item.label} under ${before.label}` : `Nothing stands before ${item.label}`}
+            title={before ? `Under ${before.label}` : undefined}
+            aria-disabled={!before || item.items.length > 0}
+            onClick={() => {
+              if (before && item.items.length === 0) move(before.items.length, before.id);
+            }}
+          >
+            →
+          </button>
+        )}
+        <Order called={item.label} place={place} count={among.length} onMove={(to) => move(to, parent?.id ?? null)} onRemove={onRemove} />
+      </td>
     </tr>
-  );
-}
-
-function PageChoice({ label, page, onChange }: { label: string; page: string; onChange: (page: string) => void }) {
-  const pages = useEditing((e) => e.site.pages);
-  return (
-    <Select
-      aria-label={label}
-      variant="borderless"
-      className="value-choice"
-      value={page}
-      options={pages.map((p) => ({ value: p.id, label: p.name }))}
-      popupMatchSelectWidth={220}
-      onChange={onChange}
-    />
   );
 }
 
@@ -116,10 +144,16 @@ function AddItem({ menu }: { menu: Menu }) {
   const { make } = useActions();
   const pages = useEditing((e) => e.site.pages);
   const [label, setLabel] = useDraft(`item of ${menu.id}`);
-  const [page, setPage] = useState(pages[0]?.id ?? '');
+  const home = pages[0];
+  const [to, setTo] = useState({ to: home?.id ?? '', says: home?.name ?? '' });
   const id = useId();
   const { problem, sending, submit, mend } = useSending(async () => {
-    const wrong = await make({ kind: 'addMenuItem', menu: menu.id, item: crypto.randomUUID(), label, page }, { saidAtItsPlace: true });
+    // A page is called as it is called, unless something else is typed.
+    const says = label.trim() === '' ? to.says : label;
+    const wrong = await make(
+      { kind: 'addMenuItem', menu: menu.id, item: crypto.randomUUID(), label: says, page: to.to, parent: null },
+      { saidAtItsPlace: true },
+    );
     if (wrong === null) setLabel('');
     return wrong;
   });
@@ -128,19 +162,21 @@ function AddItem({ menu }: { menu: Menu }) {
       <Input
         aria-label="What the new item says"
         aria-describedby={problem === null ? undefined : id}
-        placeholder="what it says"
+        placeholder={to.says || 'what it says'}
         value={label}
         onChange={(event) => {
           setLabel(event.target.value);
           mend();
         }}
       />
-      <Select
-        aria-label="Page the new item leads to"
-        value={page}
-        options={pages.map((p) => ({ value: p.id, label: p.name }))}
-        popupMatchSelectWidth={220}
-        onChange={setPage}
+      <LinkField
+        label="Where the new item leads"
+        held={to.to}
+        page={home?.id ?? ''}
+        onChoose={(chosen, says) => {
+          setTo({ to: chosen, says });
+          mend();
+        }}
       />
       <Button htmlType="submit" loading={sending}>
         Add

@@ -82,7 +82,7 @@ function PageEditor({ page, place, count }: { page: Page; place: number; count: 
   const set =
     (field: Schemas['PageField']) =>
     (text: string | null): Edit => ({ kind: 'setPage', page: page.id, field, text: text ?? '' });
-  const away = menus.filter((m) => !m.items.some((i) => i.page === page.id));
+  const away = menus.filter((m) => !m.items.flatMap((i) => [i, ...i.items]).some((i) => i.to === page.id));
   const gone = (edit: Edit) => void make(edit).then((wrong) => wrong === null && setAddress({ page: '', selected: '' }));
   return (
     <section className="thing-editor" aria-label={`Page ${page.name}`}>

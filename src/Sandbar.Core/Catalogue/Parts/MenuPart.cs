@@ -19,6 +19,8 @@ internal sealed class MenuPart : IParts
         [
             Properties.TextColor, Properties.TextStyle, Properties.Background, Properties.Underline, Properties.UnderlineThickness, Properties.UnderlineOffset,
             Properties.Radius, Properties.Outline, Properties.OutlineOffset, Properties.Padding, Properties.Direction,
+            OfInner(Properties.Background, "Ground of inner list"), OfInner(Properties.Border, "Border of inner list"), OfInner(Properties.Radius, "Radius of inner list"),
+            OfInner(Properties.Shadow, "Shadow of inner list"), OfInner(Properties.Padding, "Padding of inner list"),
         ],
         States = [State.Rest, State.Current, State.Hover, State.Focus],
         Looks =
@@ -26,7 +28,8 @@ internal sealed class MenuPart : IParts
             new("bar", "Bar",
                 ("text-color", "text"), ("text-style", "Label"), ("underline", "none"), ("underline@current", "line"), ("underline@hover", "line"),
                 ("underline-thickness", "1px"), ("underline-thickness@current", "2px"), ("underline-offset", "6px"), ("radius", "2px"),
-                ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"), ("padding", "space 1"), ("direction", "side by side")),
+                ("outline", "none"), ("outline@focus", "ring"), ("outline-offset", "2px"), ("padding", "space 1"), ("direction", "side by side"),
+                ("inner-background", "raised"), ("inner-border", "hairline"), ("inner-radius", "round"), ("inner-shadow", "lift"), ("inner-padding", "space 2 space 3")),
             new("column", "Column",
                 ("text-color", "text"), ("text-style", "Caption"), ("underline", "none"), ("underline@current", "line"), ("underline@hover", "line"),
                 ("underline-thickness", "1px"), ("underline-offset", "4px"), ("radius", "2px"),
@@ -39,4 +42,7 @@ internal sealed class MenuPart : IParts
         ],
         Write = w => w.MenuList("menu", "label"),
     }];
+
+    /// <summary>A setting of the lists under items.</summary>
+    private static PartProperty OfInner(PartProperty property, string name) => property.For("inner", name, " .menu-inner") with { OnPart = true, SameInAllStates = true };
 }
