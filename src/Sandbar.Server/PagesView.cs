@@ -23,11 +23,12 @@ public sealed record PageView(string Id, string Name, string Slug, string Title,
 /// <param name="Classes">Classes of the designer's own, with spaces between.</param>
 /// <param name="HiddenAt">At which widths it is not shown: narrow, middle, wide.</param>
 /// <param name="Content">What its slots hold, by slot id.</param>
+/// <param name="Shared">What all blocks have in common that are one block shown in several places; null where it is shown here alone.</param>
 /// <param name="Says">The first words it holds, without marks; empty where it holds none.</param>
 /// <param name="Own">Values in which it differs from its look.</param>
 public sealed record BlockView(
     string Id, string Part, string Look, string Name, string? Scheme, string Address, string Classes, IReadOnlyList<string> HiddenAt,
-    IReadOnlyDictionary<string, string> Content, string Says, IReadOnlyList<CellView> Own, IReadOnlyList<BlockView> Blocks)
+    IReadOnlyDictionary<string, string> Content, string? Shared, string Says, IReadOnlyList<CellView> Own, IReadOnlyList<BlockView> Blocks)
 {
     // Of blocks without own values: these name things, which may be called otherwise.
     private static readonly ConditionalWeakTable<Block, BlockView> Kept = [];
@@ -35,7 +36,7 @@ public sealed record BlockView(
     public static BlockView Of(Site site, Block block) => Core.Design.Blocks.HaveOwnValues(block) ? Made(site, block) : Kept.GetValue(block, b => Made(site, b));
 
     private static BlockView Made(Site site, Block block) => new(
-        block.Id, block.Part, block.Look, block.Name, block.Scheme, block.Address, block.Classes, block.HiddenAt.Split(' ', StringSplitOptions.RemoveEmptyEntries), block.Content, FirstWords.Of(block),
+        block.Id, block.Part, block.Look, block.Name, block.Scheme, block.Address, block.Classes, block.HiddenAt.Split(' ', StringSplitOptions.RemoveEmptyEntries), block.Content, block.Shared, FirstWords.Of(block),
         PartCatalogue.Find(block.Part) is { } part && site.Looks.Find(block.Look) is { } look ? [.. block.Own.Select(c => CellView.Of(site, part, look, CellKey.Parse(c.Key), c.Value)).OfType<CellView>()] : [],
         [.. block.Blocks.Select(b => Of(site, b))]);
 }

@@ -69,6 +69,8 @@ internal static class RandomEdits
             Gen.Select(blocks, blocks, parts, Gen.Int[1, 3], (one, other, part, n) => (Edit)new WrapBlocks(n == 1 ? [one, other] : [one], part, null, $"new-{n}")),
             Gen.Select(blocks, Gen.Int[0, 4], (block, n) => n switch { 0 => (Edit)new RemoveBlock(block), 1 => new UnwrapBlock(block), 2 => new DropAside(block), 3 => new PutBlockBack(block, null), _ => new SetBlockAside(block) }),
             Gen.Select(blocks, pages, (block, page) => (Edit)new PutBlockBack(block, page)),
+            Gen.Select(blocks, Gen.Int[1, 3], pages, parents, Gen.Int[0, 9], (block, n, page, parent, at) => (Edit)new ShareBlock(block, $"new-{n}", page, parent, at)),
+            blocks.Select(block => (Edit)new CutLoose(block)),
             Gen.Select(blocks, parts, Gen.Int[1, 3], (block, part, n) => (Edit)new ChangePart(block, part, $"kept-{n}")),
             Gen.Select(blocks, Gen.Enum<BlockField>(), Among("", "narrow", "wide narrow", "one two", "Sowing", "sowing", "button", "field-1", "a\nb"), (block, field, text) => (Edit)new SetBlock(block, field, text)));
     }

@@ -706,6 +706,7 @@ export interface components {
             content: {
                 [key: string]: string;
             };
+            shared: null | string;
             says: string;
             own: components["schemas"]["CellView"][];
             blocks: components["schemas"]["BlockView"][];
@@ -879,7 +880,7 @@ export interface components {
             shadows: components["schemas"]["ShadowView"][];
             easings: components["schemas"]["EasingView"][];
         };
-        Edit: components["schemas"]["EditAddArrangement"] | components["schemas"]["EditAddBlock"] | components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddPage"] | components["schemas"]["EditAddPicture"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditChangePart"] | components["schemas"]["EditCopyOwn"] | components["schemas"]["EditDropAside"] | components["schemas"]["EditDropOwn"] | components["schemas"]["EditDropOwnEverywhere"] | components["schemas"]["EditDuplicateBlock"] | components["schemas"]["EditJoinContent"] | components["schemas"]["EditLinesToList"] | components["schemas"]["EditListToLines"] | components["schemas"]["EditMoveBlock"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMovePage"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditOwnToLook"] | components["schemas"]["EditPasteContent"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditPromoteOwn"] | components["schemas"]["EditPutBlockBack"] | components["schemas"]["EditPutPageBack"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRemoveBlock"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemovePage"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlock"] | components["schemas"]["EditSetBlockAside"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetOwn"] | components["schemas"]["EditSetPage"] | components["schemas"]["EditSetPageAside"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditSplitContent"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditUnwrapBlock"] | components["schemas"]["EditWrapBlocks"] | components["schemas"]["EditWriteContent"];
+        Edit: components["schemas"]["EditAddArrangement"] | components["schemas"]["EditAddBlock"] | components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddPage"] | components["schemas"]["EditAddPicture"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditChangePart"] | components["schemas"]["EditCopyOwn"] | components["schemas"]["EditCutLoose"] | components["schemas"]["EditDropAside"] | components["schemas"]["EditDropOwn"] | components["schemas"]["EditDropOwnEverywhere"] | components["schemas"]["EditDuplicateBlock"] | components["schemas"]["EditJoinContent"] | components["schemas"]["EditLinesToList"] | components["schemas"]["EditListToLines"] | components["schemas"]["EditMoveBlock"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMovePage"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditOwnToLook"] | components["schemas"]["EditPasteContent"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditPromoteOwn"] | components["schemas"]["EditPutBlockBack"] | components["schemas"]["EditPutPageBack"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRemoveBlock"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemovePage"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlock"] | components["schemas"]["EditSetBlockAside"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetOwn"] | components["schemas"]["EditSetPage"] | components["schemas"]["EditSetPageAside"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditShareBlock"] | components["schemas"]["EditSplitContent"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditUnwrapBlock"] | components["schemas"]["EditWrapBlocks"] | components["schemas"]["EditWriteContent"];
         EditAddArrangement: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -1030,6 +1031,14 @@ export interface components {
             kind: "copyOwn";
             block: string;
             to: string[];
+        };
+        EditCutLoose: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cutLoose";
+            block: string;
         };
         EditDropAside: {
             /**
@@ -1428,6 +1437,19 @@ export interface components {
             field: string;
             text: string;
             in?: null | string;
+        };
+        EditShareBlock: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "shareBlock";
+            block: string;
+            id: string;
+            page: string;
+            parent: null | string;
+            /** Format: int32 */
+            at: number;
         };
         EditSplitContent: {
             /**

@@ -12,6 +12,7 @@ const block = (id: string, part: string, ...blocks: Block[]): Block => ({
   classes: '',
   hiddenAt: [],
   content: {},
+  shared: null,
   says: '',
   own: [],
   blocks,

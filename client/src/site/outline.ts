@@ -1,5 +1,7 @@
 import type { CatalogueView, Schemas, SiteView } from '../api/client';
 
+type PageView = Schemas['PageView'];
+
 export type Block = Schemas['BlockView'];
 
 /** A block in the outline of a page. */
@@ -53,6 +55,16 @@ export const rowOf = (rows: readonly Row[], id: string | null): Row | undefined 
 /** The block of an id, in the frame or on a page. */
 export const blockOf = ({ frame, pages }: Pick<SiteView, 'frame' | 'pages'>, id: string): Block | undefined =>
   rowOf(rowsOf([frame.header, frame.footer, ...pages.flatMap((p) => p.sections)]), id)?.block;
+
+/** The places of a block that is shown in several: which page each is on, null for the frame. */
+export function placesOf({ frame, pages }: Pick<SiteView, 'frame' | 'pages'>, { shared }: Block): { id: string; page: PageView | null }[] {
+  if (shared === null) return [];
+  const on = (sections: readonly Block[], page: PageView | null) =>
+    rowsOf(sections)
+      .filter((r) => r.block.shared === shared)
+      .map((r) => ({ id: r.block.id, page }));
+  return [...on([frame.header, frame.footer], null), ...pages.flatMap((p) => on(p.sections, p))];
+}
 
 /** The rows a row stands in, the innermost first. */
 export function aroundOf(rows: readonly Row[], row: Row): Row[] {

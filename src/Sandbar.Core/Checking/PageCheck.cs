@@ -61,7 +61,7 @@ internal sealed class PageCheck(Site site)
     private IEnumerable<Problem> Blocks(string path, Block block, int depth)
     {
         var here = $"{path}/{block.Id}";
-        if (!Names.IsId(block.Id)) yield return new(here, "An id is letters, digits and hyphens.");
+        if (!Names.IsId(block.Id) || (block.Shared is { } shared && !Names.IsId(shared)) || (block.Twin is { } twin && !Names.IsId(twin))) yield return new(here, "An id is letters, digits and hyphens.");
         else if (!ids.Add(block.Id)) yield return new(here, $"The id {block.Id} is there twice.");
         if (ids.Count > MostBlocks || depth > Deepest) yield return new(here, $"A site holds at most {MostBlocks} blocks, {Deepest} deep.");
         else if (PartCatalogue.Find(block.Part) is not { } part) yield return new($"{here}/part", $"There is no part {Quoted.Text(block.Part)}.");

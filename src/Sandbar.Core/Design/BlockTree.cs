@@ -54,16 +54,18 @@ public static class BlockTree
     public static int Depth(Block block) => block.Blocks.IsEmpty ? 1 : 1 + block.Blocks.Max(Depth);
 
     /// <summary>The same block with ids of its own: the first is the one given, those inside count on from it. Addresses stay with the one that had them.</summary>
-    public static Block Copy(Block block, string id)
+    /// <param name="keepShared">Whether it is the same for another place where it is shown in several; what is shared inside always is.</param>
+    public static Block Copy(Block block, string id, bool keepShared = false)
     {
         var n = 0;
-        return Of(block);
+        return Of(keepShared ? block : block with { Shared = null }, isShared: false);
 
-        Block Of(Block one)
+        Block Of(Block one, bool isShared)
         {
             var own = n == 0 ? id : $"{id}-{n}";
             n++;
-            return one with { Id = own, Address = "", Blocks = [.. one.Blocks.Select(Of)] };
+            var within = isShared || one.Shared is not null;
+            return one with { Id = own, Address = "", Twin = isShared ? one.Twin ?? one.Id : null, Blocks = [.. one.Blocks.Select(b => Of(b, within))] };
         }
     }
 

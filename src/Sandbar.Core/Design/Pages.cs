@@ -34,6 +34,12 @@ public sealed record Block(
 
     /// <summary>At which widths it is not shown: words of <see cref="Breaks.Names"/>, with spaces between.</summary>
     public string HiddenAt { get; init; } = "";
+
+    /// <summary>What all blocks have in common that are one block shown in several places; null where it is shown in this one.</summary>
+    public string? Shared { get; init; }
+
+    /// <summary>Within a block that is shown in several places, what corresponds in all of them: the id of the first; null where that is its own.</summary>
+    public string? Twin { get; init; }
 }
 
 /// <summary>What was set aside: kept with all its settings, shown nowhere.</summary>

@@ -13,7 +13,7 @@ namespace Sandbar.Core.Editing;
 /// <param name="At">Its place there, from 0; beyond the end is the end.</param>
 public sealed record AddBlock(string Id, string Part, string Page, string? Parent, int At) : Edit
 {
-    public override Outcome Apply(Site site) => PartCatalogue.Find(Part) is { } part
+    protected override Outcome Change(Site site) => PartCatalogue.Find(Part) is { } part
         ? BlockEdits.Put(site, new(Page, Parent, At), NewBlock.Of(site, part, Id))
         : new Problem("/part", "This program does not know this part.");
 
@@ -24,7 +24,7 @@ public sealed record AddBlock(string Id, string Part, string Page, string? Paren
 /// <param name="Id">Its new id; what is inside counts on from it.</param>
 public sealed record AddArrangement(string Id, string Arrangement, string Page, int At) : Edit
 {
-    public override Outcome Apply(Site site) => Arrangements.Find(Arrangement) is { } arrangement
+    protected override Outcome Change(Site site) => Arrangements.Find(Arrangement) is { } arrangement
         ? BlockEdits.Put(site, new(Page, null, At), arrangement.Make(site, Id))
         : new Problem("/arrangement", "There is no such arrangement.");
 
@@ -35,7 +35,7 @@ public sealed record AddArrangement(string Id, string Arrangement, string Page, 
 /// <param name="Id">The new id; what is inside counts on from it.</param>
 public sealed record DuplicateBlock(string Block, string Id) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block || BlockTree.PlaceOf(site, Block) is not { } place) return ContentEdits.GoneBlock;
         if (place is { Page: null, Parent: null }) return new Problem("/block", $"There is one {block.Name.ToLowerInvariant()} on every page.");
@@ -49,7 +49,7 @@ public sealed record DuplicateBlock(string Block, string Id) : Edit
 /// <param name="At">Its place there once it is gone from where it was, from 0; beyond the end is the end.</param>
 public sealed record MoveBlock(string Block, string Page, string? Parent, int At) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
         if (BlockTree.PlaceOf(site, Block) is { Page: null }) return new Problem("/block", $"{block.Name} belongs to the frame: it stays there.");
@@ -64,7 +64,7 @@ public sealed record MoveBlock(string Block, string Page, string? Parent, int At
 /// <summary>Takes a block away, with all that stands in it.</summary>
 public sealed record RemoveBlock(string Block) : Edit
 {
-    public override Outcome Apply(Site site) => BlockTree.PlaceOf(site, Block) switch
+    protected override Outcome Change(Site site) => BlockTree.PlaceOf(site, Block) switch
     {
         null => ContentEdits.GoneBlock,
         { Page: null, Parent: null } => new Problem("/block", "The header and the footer stay."),
@@ -81,7 +81,7 @@ public sealed record RemoveBlock(string Block) : Edit
 /// <param name="Id">Its new id.</param>
 public sealed record WrapBlocks(IReadOnlyList<string> BlockIds, string Part, string? Look, string Id) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         var places = BlockIds.Distinct(StringComparer.Ordinal).Select(id => BlockTree.PlaceOf(site, id)).ToList();
         if (places.Count == 0 || places.Contains(null)) return ContentEdits.GoneBlock;
@@ -110,7 +110,7 @@ public sealed record WrapBlocks(IReadOnlyList<string> BlockIds, string Part, str
 /// <summary>Puts what stands in a block in its place.</summary>
 public sealed record UnwrapBlock(string Block) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block || BlockTree.PlaceOf(site, Block) is not { } place) return ContentEdits.GoneBlock;
         if (block.Blocks.IsEmpty) return new Problem("/block", $"Nothing stands in {block.Name}.");
@@ -138,7 +138,7 @@ public enum BlockField
 /// <summary>Sets what a block is called, its address, its classes, or at which widths it is hidden.</summary>
 public sealed record SetBlock(string Block, BlockField Field, string Text) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
         var text = string.Join(' ', Text.Split(' ', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries));
@@ -166,7 +166,7 @@ public sealed record SetBlock(string Block, BlockField Field, string Text) : Edi
 /// <summary>Takes a block off its page and keeps it with all its settings.</summary>
 public sealed record SetBlockAside(string Block) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block || BlockTree.PlaceOf(site, Block) is not { } place) return ContentEdits.GoneBlock;
         if (place.Page is not { } page) return new Problem("/block", $"{block.Name} belongs to the frame: it stays there.");
@@ -180,7 +180,7 @@ public sealed record SetBlockAside(string Block) : Edit
 /// <param name="Page">Id of the page it comes to where its own is gone; null for its own.</param>
 public sealed record PutBlockBack(string Block, string? Page) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Aside.Blocks.Find(Block) is not { } aside) return new Problem("/block", "This block is not set aside any more.");
         var page = Page ?? aside.Page;
@@ -201,7 +201,7 @@ public sealed record PutBlockBack(string Block, string? Page) : Edit
 /// <summary>Gives up a block that was set aside.</summary>
 public sealed record DropAside(string Block) : Edit
 {
-    public override Outcome Apply(Site site) => site.Aside.Blocks.Find(Block) is { } aside
+    protected override Outcome Change(Site site) => site.Aside.Blocks.Find(Block) is { } aside
         ? site with { Aside = site.Aside with { Blocks = site.Aside.Blocks.Remove(aside) } }
         : new Problem("/block", "This block is not set aside any more.");
 

@@ -14,7 +14,7 @@ public sealed record NewColor(string Id, string Name, string Color);
 /// <summary>Adds colours to the palette, all of them or none.</summary>
 public sealed record AddColors(ImmutableArray<NewColor> Colors) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Colors.IsDefaultOrEmpty) return new Problem("/colors", "Choose a colour to add.");
         if (Colors.Length > ColorList.Most) return new Problem("/colors", $"At most {ColorList.Most} colours are added at once.");
@@ -36,7 +36,7 @@ public sealed record AddColors(ImmutableArray<NewColor> Colors) : Edit
 /// <param name="Text">Any CSS colour as typed; null to let it go.</param>
 public sealed record SetColorStep(string Id, int Step, string? Text) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Palette.Colors.Find(Id) is not { } color) return ThingPlace.Gone;
         var key = ColorSteps.Key(Step);
@@ -79,7 +79,7 @@ public sealed record SetColorFigure(string Id, ColorFigure Figure, string Text) 
         _ => Described("Alpha", new NumberValues(), 0, 100),
     };
 
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Palette.Colors.Find(Id) is not { } color) return ThingPlace.Gone;
         if (color.Color is not FixedColorValue) return new Problem("/figure", $"{color.Name} is computed from others. Give it a value of its own first.");
@@ -122,7 +122,7 @@ public sealed record SetColorFigure(string Id, ColorFigure Figure, string Text) 
 /// <param name="Group">The group as typed; null to keep its own.</param>
 public sealed record PlaceColor(string Id, string? Before, string? Group) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Group is not null)
         {

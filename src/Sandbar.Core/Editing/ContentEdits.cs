@@ -8,7 +8,7 @@ namespace Sandbar.Core.Editing;
 /// <param name="Text">As the slot's kind has it: text with marks, an id, an address or a word; empty for nothing.</param>
 public sealed record SetContent(string Block, string Slot, string Text) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
         if (PartCatalogue.Find(block.Part) is not { } part) return new Problem("/block", "This program does not know what this block is.");
@@ -23,7 +23,7 @@ public sealed record SetContent(string Block, string Slot, string Text) : Edit
 /// <summary>Gives a block another look of its part.</summary>
 public sealed record SetBlockLook(string Block, string Look) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
         return site.Looks.Find(Look) is { } look && look.Part == block.Part
@@ -38,7 +38,7 @@ public sealed record SetBlockLook(string Block, string Look) : Edit
 /// <param name="Scheme">Id of a scheme; null for the one around it.</param>
 public sealed record SetBlockScheme(string Block, string? Scheme) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
         if (Scheme is not null && site.Palette.Schemes.Find(Scheme) is null) return new Problem("/scheme", "This scheme is no longer there.");

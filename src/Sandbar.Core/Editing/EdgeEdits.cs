@@ -10,7 +10,7 @@ public sealed record RaiseShadow(string Id, string Height) : Edit
 {
     private static readonly Setting Setting = new() { Id = "height", Name = "Height", Kind = new NumberValues("px"), Min = 0, Max = Elevation.Highest };
 
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Edges.Shadows.Find(Id) is not { } shadow) return ThingPlace.Gone;
         try

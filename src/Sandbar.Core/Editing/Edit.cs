@@ -23,8 +23,15 @@ public sealed record Outcome
 /// </summary>
 public abstract record Edit
 {
-    /// <summary>The site with the change made, or why it cannot be.</summary>
-    public abstract Outcome Apply(Site site);
+    /// <summary>The site with the change made, or why it cannot be. What is shown in several places follows.</summary>
+    public Outcome Apply(Site site)
+    {
+        var outcome = Change(site);
+        return outcome.Site is { } changed ? SharedBlocks.Follow(site, changed) : outcome;
+    }
+
+    /// <summary>The change itself.</summary>
+    protected abstract Outcome Change(Site site);
 
     /// <summary>The change in a designer's words, said of the site before it.</summary>
     public abstract string Describe(Site site);

@@ -17,7 +17,7 @@ public sealed record AddFontFile(
 {
     private const int MostTries = 500;
 
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Names.CheckId(Item, site.Shelf.Find(Item) is not null, "/item") is { } badItem) return badItem;
         var family = site.Type.Families.Find(Family);
@@ -84,7 +84,7 @@ public sealed record AddFontFile(
 /// <param name="Item">Id of the file on the shelf.</param>
 public sealed record RemoveFontFile(string Family, string Item) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Type.Families.Find(Family) is not { } family || !family.Files.Any(f => f.Item == Item)) return ThingPlace.Gone;
         return FamilyKind.Description.Settled(site with { Type = site.Type with { Families = site.Type.Families.Put(family with { Files = [.. family.Files.Where(f => f.Item != Item)] }) } });

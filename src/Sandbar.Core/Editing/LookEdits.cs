@@ -14,7 +14,7 @@ public sealed record SetCell(string Look, string Property, State State, int? Fro
     /// <summary>The one side or corner that is set, from 0: the others stay as they are. Null for all.</summary>
     public int? Side { get; init; }
 
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Looks.Find(Look) is not { } look) return new Problem("/look", "This look is no longer there.");
         if (PartCatalogue.Find(look.Part) is not { } part) return new Problem("/look", "This program does not know the part this look is for.");
@@ -83,7 +83,7 @@ public sealed record SetCell(string Look, string Property, State State, int? Fro
 /// <param name="Looks">Ids of the looks, as the catalogue makes them.</param>
 public sealed record TakeLooks(IReadOnlyList<string> Looks) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         var missing = Missing(site).Where(m => Looks.Contains(m.Part.LookId(m.Seed))).ToList();
         return missing.Count == 0 ? new Problem("/looks", "These looks are part of the site already.") : site with

@@ -14,7 +14,7 @@ public sealed record AddMenuItem(string Menu, string Item, string Label, string 
     /// <summary>Id of the item it comes under; null for the menu itself.</summary>
     public string? Parent { get; init; }
 
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Menus.Find(Menu) is not { } menu) return MenuEdits.GoneMenu;
         if (Names.CheckId(Item, menu.All().Any(i => i.Id == Item), "/item") is { } badId) return badId;
@@ -28,7 +28,7 @@ public sealed record AddMenuItem(string Menu, string Item, string Label, string 
 /// <summary>Sets what an item of a menu says, where it leads, or both; what is null stays as it is.</summary>
 public sealed record SetMenuItem(string Menu, string Item, string? Label, string? Page) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Menus.Find(Menu) is not { } menu) return MenuEdits.GoneMenu;
         if (MenuEdits.Find(menu, Item) is not { } item) return MenuEdits.GoneItem;
@@ -49,7 +49,7 @@ public sealed record MoveMenuItem(string Menu, string Item, int To) : Edit
     /// <summary>Id of the item it comes under; null for the menu itself.</summary>
     public string? Parent { get; init; }
 
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Menus.Find(Menu) is not { } menu) return MenuEdits.GoneMenu;
         if (MenuEdits.Find(menu, Item) is not { } item) return MenuEdits.GoneItem;
@@ -65,7 +65,7 @@ public sealed record MoveMenuItem(string Menu, string Item, int To) : Edit
 /// <summary>Takes an item out of a menu, with those under it.</summary>
 public sealed record RemoveMenuItem(string Menu, string Item) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Menus.Find(Menu) is not { } menu) return MenuEdits.GoneMenu;
         return MenuEdits.Find(menu, Item) is null ? MenuEdits.GoneItem : MenuEdits.Put(site, menu, MenuEdits.Without(menu, Item));

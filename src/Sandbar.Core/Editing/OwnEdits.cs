@@ -14,7 +14,7 @@ public sealed record SetOwn(string Block, string Property, State State, int? Fro
     /// <summary>The one side or corner that is set, from 0: the others stay as they are. Null for all.</summary>
     public int? Side { get; init; }
 
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
         if (PartCatalogue.Find(block.Part) is not { } part || site.Looks.Find(block.Look) is not { } look) return new Problem("/block", "This program does not know what this block is.");
@@ -43,7 +43,7 @@ public sealed record SetOwn(string Block, string Property, State State, int? Fro
 /// <param name="Property">Id of the one setting; null for all.</param>
 public sealed record PromoteOwn(string Block, string? Property) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
         if (site.Looks.Find(block.Look) is not { } look) return new Problem("/block", "The look it wears is no longer there.");
@@ -65,7 +65,7 @@ public sealed record PromoteOwn(string Block, string? Property) : Edit
 /// <param name="Id">The new look's id.</param>
 public sealed record OwnToLook(string Block, string Id, string Name) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
         if (site.Looks.Find(block.Look) is not { } look) return new Problem("/block", "The look it wears is no longer there.");
@@ -85,7 +85,7 @@ public sealed record OwnToLook(string Block, string Id, string Name) : Edit
 /// <param name="To">Ids of the blocks; empty for all that wear the look.</param>
 public sealed record CopyOwn(string Block, IReadOnlyList<string> To) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
         if (block.Own.IsEmpty) return OwnEdits.Nothing;
@@ -107,7 +107,7 @@ public sealed record CopyOwn(string Block, IReadOnlyList<string> To) : Edit
 /// <param name="Property">Id of the one setting; null for all.</param>
 public sealed record DropOwn(string Block, string? Property) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
         var dropped = OwnEdits.Of(block, Property);
@@ -120,7 +120,7 @@ public sealed record DropOwn(string Block, string? Property) : Edit
 /// <summary>Lets every block of a part be as its look in one setting.</summary>
 public sealed record DropOwnEverywhere(string Part, string Property) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         var differing = Blocks.All(site).Concat(Blocks.SetAside(site)).Where(b => b.Part == Part && OwnEdits.Of(b, Property).Count > 0).ToHashSet();
         if (differing.Count == 0) return OwnEdits.Nothing;

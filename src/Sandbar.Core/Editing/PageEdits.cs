@@ -9,7 +9,7 @@ namespace Sandbar.Core.Editing;
 /// <param name="Arrangement">Id of the arrangement it begins with, where it is no copy.</param>
 public sealed record AddPage(string Id, string Name, string? Like = null, string? Arrangement = null) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Names.CheckId(Id, PageEdits.All(site).Any(p => p.Id == Id) || Id == PageIds.Specimen, "/id") is { } badId) return badId;
         if (Names.Check(Name, PageEdits.All(site).Select(p => p.Name)) is { } badName) return badName;
@@ -24,7 +24,7 @@ public sealed record AddPage(string Id, string Name, string? Like = null, string
         }
         if (site.Pages.Find(Like) is not { } like) return PageEdits.Gone;
         var copy = like with { Id = Id, Name = name, Slug = slug, Title = name, Sections = [] };
-        var sections = like.Sections.Select((s, i) => BlockTree.Copy(s, $"{Id}-{i}")).ToList();
+        var sections = like.Sections.Select((s, i) => BlockTree.Copy(s, $"{Id}-{i}", keepShared: true)).ToList();
         return BlockEdits.Put(site with { Pages = site.Pages.Add(copy) }, new(Id, null, 0), [.. sections]);
     }
 
@@ -52,7 +52,7 @@ public enum PageField
 /// <summary>Sets what a page is called, where it is found, what is said of it, or its scheme. Links to it follow.</summary>
 public sealed record SetPage(string Page, PageField Field, string Text) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Pages.Find(Page) is not { } page) return PageEdits.Gone;
         var text = Text.Trim();
@@ -91,7 +91,7 @@ public sealed record SetPage(string Page, PageField Field, string Text) : Edit
 /// <param name="To">The place it comes to, from 0.</param>
 public sealed record MovePage(string Page, int To) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Pages.Find(Page) is not { } page) return PageEdits.Gone;
         return To < 0 || To >= site.Pages.Length ? new Problem("/to", $"There are {site.Pages.Length} places.") : site with { Pages = site.Pages.Remove(page).Insert(To, page) };
@@ -103,7 +103,7 @@ public sealed record MovePage(string Page, int To) : Edit
 /// <summary>Takes a page away, and the items of menus that lead to it. Links elsewhere stay, and are told of as leading nowhere.</summary>
 public sealed record RemovePage(string Page) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Pages.Find(Page) is { } page)
             return site.Pages.Length == 1 ? new Problem("/page", "The last page stays.") : PageEdits.WithoutItems(site with { Pages = site.Pages.Remove(page) }, Page);
@@ -116,7 +116,7 @@ public sealed record RemovePage(string Page) : Edit
 /// <summary>Takes a page off the site and keeps it, with what menus say of it.</summary>
 public sealed record SetPageAside(string Page) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Pages.Find(Page) is not { } page) return PageEdits.Gone;
         if (site.Pages.Length == 1) return new Problem("/page", "The last page stays.");
@@ -129,7 +129,7 @@ public sealed record SetPageAside(string Page) : Edit
 /// <summary>Puts a page that was set aside back at the end.</summary>
 public sealed record PutPageBack(string Page) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Aside.Pages.Find(Page) is not { } page) return new Problem("/page", "This page is not set aside any more.");
         if (site.Pages.Length >= PageEdits.Most) return new Problem("/page", $"A site has at most {PageEdits.Most} pages.");

@@ -62,7 +62,7 @@ public sealed record PartChange(Block Block, IReadOnlyList<string> Left)
 /// <param name="Id">Id of what is kept; what is inside counts on from it.</param>
 public sealed record ChangePart(string Block, string Part, string Id) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block || BlockTree.PlaceOf(site, Block) is not { } place) return ContentEdits.GoneBlock;
         if (PartCatalogue.Find(Part) is not { } part || !part.Hook.StartsWith('.')) return new Problem("/part", "This program does not know this part.");

@@ -11,7 +11,7 @@ namespace Sandbar.Core.Editing;
 /// <param name="Spot">Where it is shown; null for nowhere yet.</param>
 public sealed record AddPicture(string Item, string Name, string MediaType, string Hash, int Width, int Height, PictureSpot? Spot) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         var item = site.Shelf.FirstOrDefault(i => i.Hash == Hash && i.Width > 0);
         if (item is null)

@@ -7,7 +7,7 @@ namespace Sandbar.Core.Editing;
 /// <param name="Of">Id of the scheme it is turned from.</param>
 public sealed record TurnScheme(string Id, string Name, string Of) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (site.Palette.Schemes.Find(Of) is not { } given) return ThingPlace.Gone;
         var outcome = new AddThing(SchemeKind.Kind, Id, Name, Like: Of).Apply(site);

@@ -8,7 +8,7 @@ namespace Sandbar.Core.Editing;
 /// <summary>Renames the site. Its address stays.</summary>
 public sealed record RenameSite(string Name) : Edit
 {
-    public override Outcome Apply(Site site) => Names.Check(Name, []) is { } problem ? problem : site with { Name = Name.Trim() };
+    protected override Outcome Change(Site site) => Names.Check(Name, []) is { } problem ? problem : site with { Name = Name.Trim() };
 
     public override string Describe(Site site) => $"Site renamed to {Name.Trim()}";
 }
@@ -19,7 +19,7 @@ public sealed record RenameSite(string Name) : Edit
 /// </summary>
 public sealed record SetOverrides(string Css) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Css.Length > SiteCheck.LongestSheet) return new Problem("/css", $"The sheet is longer than {SiteCheck.LongestSheet / 1000} kB.");
         return site with { Overrides = new(Css) };
@@ -62,7 +62,7 @@ public sealed record SetOverrides(string Css) : Edit
 /// <summary>Goes back to a snapshot. The change itself is a patch between the site and the snapshot.</summary>
 public sealed record BringBack(string Snapshot, string Name) : Edit
 {
-    public override Outcome Apply(Site site) => new Problem("/kind", "Go back to a snapshot from the list of snapshots.");
+    protected override Outcome Change(Site site) => new Problem("/kind", "Go back to a snapshot from the list of snapshots.");
 
     public override string Describe(Site site) => $"Back to {Quoted.Text(Name)}";
 }
@@ -71,7 +71,7 @@ public sealed record BringBack(string Snapshot, string Name) : Edit
 /// <param name="Version">The version gone back to.</param>
 public sealed record BackToGood(long Version) : Edit
 {
-    public override Outcome Apply(Site site) => new Problem("/kind", "A site goes back by itself, where it cannot be shown.");
+    protected override Outcome Change(Site site) => new Problem("/kind", "A site goes back by itself, where it cannot be shown.");
 
     public override string Describe(Site site) => "Back to the last state that can be shown: what came after it could not be";
 }
@@ -81,7 +81,7 @@ public sealed record BackToGood(long Version) : Edit
 /// <param name="Again">Whether this makes the change again (redo).</param>
 public sealed record TakeBack(string Gesture, string Label, bool Again) : Edit
 {
-    public override Outcome Apply(Site site) => new Problem("/kind", "Use undo and redo for this.");
+    protected override Outcome Change(Site site) => new Problem("/kind", "Use undo and redo for this.");
 
     public override string Describe(Site site) => Again ? $"Redone: {Label}" : $"Undone: {Label}";
 }

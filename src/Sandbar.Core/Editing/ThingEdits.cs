@@ -15,7 +15,7 @@ namespace Sandbar.Core.Editing;
 /// <param name="In">Id of the thing it is added in, where it is an item of one.</param>
 public sealed record AddThing(string Of, string Id, string? Name = null, string? Like = null, IReadOnlyDictionary<string, string>? Values = null, string? In = null) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (ThingPlace.Find(site, Of, In) is not { } place) return ThingPlace.Gone;
         if (place.IsFixed) return new Problem("/of", $"There is no more than one {place.Called} of each sort.");
@@ -49,7 +49,7 @@ public sealed record AddThing(string Of, string Id, string? Name = null, string?
 /// <param name="In">Id of the thing it is an item of.</param>
 public sealed record SetThing(string Of, string Id, string Field, string Text, string? In = null) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (ThingPlace.Find(site, Of, In) is not { } place || place.Find(Id) is not { } thing) return ThingPlace.Gone;
         var (changed, problem) = place.Read(thing, Field, Text, "/text");
@@ -69,7 +69,7 @@ public sealed record SetThing(string Of, string Id, string Field, string Text, s
 /// <summary>Renames a thing of the foundations, in the overrides' <c>var()</c> too.</summary>
 public sealed record RenameThing(string Of, string Id, string Name) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (ThingPlace.Find(site, Of, null) is not { } place || place.Find(Id) is not { } thing) return ThingPlace.Gone;
         if (thing is not Named named) return new Problem("/of", $"The name of {Sentence.A(place.Called)} is its place.");
@@ -85,7 +85,7 @@ public sealed record RenameThing(string Of, string Id, string Name) : Edit
 /// <param name="To">The place it comes to, from 0.</param>
 public sealed record MoveThing(string Of, string Id, int To, string? In = null) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (ThingPlace.Find(site, Of, In) is not { } place || place.Find(Id) is not { } thing) return ThingPlace.Gone;
         var all = place.All;
@@ -100,7 +100,7 @@ public sealed record MoveThing(string Of, string Id, int To, string? In = null) 
 /// <param name="By">Id of the one that takes its place wherever it is used; null where nothing uses it.</param>
 public sealed record RemoveThing(string Of, string Id, string? By = null, string? In = null) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (ThingPlace.Find(site, Of, In) is not { } place || place.Find(Id) is not { } thing) return ThingPlace.Gone;
         if (place.IsFixed || place.All.Length <= place.Fewest) return new Problem("/id", $"{place.NameOf(thing)} cannot go: at least {place.Fewest} {place.Called}{(place.Fewest == 1 ? " stays" : "s stay")}.");

@@ -11,7 +11,7 @@ public sealed record Together(string Words, ImmutableArray<Edit> Edits) : Edit
 {
     private const int Most = 500, LongestWords = 200;
 
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Edits.IsDefaultOrEmpty) return new Problem("/edits", "There is nothing to change.");
         if (Edits.Length > Most) return new Problem("/edits", $"At most {Most} changes are made at once.");

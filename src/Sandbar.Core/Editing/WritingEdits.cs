@@ -11,7 +11,7 @@ namespace Sandbar.Core.Editing;
 /// <param name="Html">What the browser made of it: letters, marks and links are taken of it, and nothing else.</param>
 public sealed record WriteContent(string Block, string Slot, string Html) : Edit
 {
-    public override Outcome Apply(Site site) =>
+    protected override Outcome Change(Site site) =>
         WritingEdits.Find(site, Block, Slot, out var found) is { } problem ? problem
         : WritingEdits.Read(found, Html, out var text) is { } bad ? bad
         : WritingEdits.Held(site, found, text) is { } refused ? refused
@@ -26,7 +26,7 @@ public sealed record WriteContent(string Block, string Slot, string Html) : Edit
 /// <param name="Id">The new block's id.</param>
 public sealed record SplitContent(string Block, string Slot, string Before, string After, string Id) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (WritingEdits.Find(site, Block, Slot, out var found) is { } problem) return problem;
         if (found.Part.Running != Slot) return WritingEdits.NotRunning(found);
@@ -49,7 +49,7 @@ public sealed record SplitContent(string Block, string Slot, string Before, stri
 /// <param name="Html">What was written in it.</param>
 public sealed record JoinContent(string Block, string Slot, string Html) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (WritingEdits.Find(site, Block, Slot, out var found) is { } problem) return problem;
         if (found.Part.Running != Slot) return WritingEdits.NotRunning(found);
@@ -77,7 +77,7 @@ public sealed record PasteContent(string Block, string Slot, string Before, stri
 {
     private const int Most = 500;
 
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (WritingEdits.Find(site, Block, Slot, out var found) is { } problem) return problem;
         if (found.Part.Running != Slot || found.Slot.Kind != SlotKind.Text) return WritingEdits.NotRunning(found);
@@ -123,7 +123,7 @@ public sealed record PasteContent(string Block, string Slot, string Before, stri
 /// <param name="BlockIds">Ids of the blocks, from the top; the first becomes the list.</param>
 public sealed record LinesToList(ImmutableArray<string> BlockIds) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (BlockIds.IsDefaultOrEmpty) return ContentEdits.GoneBlock;
         var items = new List<ListItem>();
@@ -150,7 +150,7 @@ public sealed record LinesToList(ImmutableArray<string> BlockIds) : Edit
 /// <param name="Id">Id of the second paragraph, the others count on from it; the first keeps the list's.</param>
 public sealed record ListToLines(string Block, string Id) : Edit
 {
-    public override Outcome Apply(Site site)
+    protected override Outcome Change(Site site)
     {
         if (Blocks.Find(site, Block) is not { } block || BlockTree.PlaceOf(site, Block) is not { } place) return ContentEdits.GoneBlock;
         if (PartCatalogue.Find(block.Part) is not { Running: { } slot } part || part.Slots.First(s => s.Id == slot).Kind != SlotKind.List) return new Problem("/block", $"{block.Name} is no list.");

@@ -1,15 +1,18 @@
-import { App, Button, Checkbox, Select } from 'antd';
+import { App, Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { answered, api, type Edit, type Schemas } from '../../api/client';
 import { BlockSlots } from '../../content/BlockContent';
 import { SchemeChoice } from '../../content/SchemeChoice';
 import { partOf } from '../../site/catalogue';
+import { useChangeAddress } from '../../site/address';
 import { useActions, useEditing } from '../../site/editingContext';
+import { writeView } from '../../stage/view';
 import { MenuButton } from '../../ui/MenuButton';
 import { ValueCell } from '../../values/ValueCell';
 import { OwnValues } from './OwnValues';
+import { PlaceDialog } from './PlaceDialog';
 import { SnippetDialog } from './SnippetDialog';
-import { refusalOf, type Row } from '../../site/outline';
+import { placesOf, refusalOf, type Block, type Row } from '../../site/outline';
 
 interface Props {
   row: Row;
@@ -33,7 +36,6 @@ export function BlockPanel({ row, rows, page, choose }: Props) {
   const { block } = row;
   const { make } = useActions();
   const catalogue = useEditing((e) => e.catalogue);
-  const pages = useEditing((e) => e.site.pages);
   const part = partOf(catalogue, block.part);
   const set =
     (field: Schemas['BlockField']) =>
@@ -53,8 +55,10 @@ export function BlockPanel({ row, rows, page, choose }: Props) {
   const act = async (edit: Edit, next: string | null) => {
     if ((await make(edit)) === null) choose(next);
   };
+  const site = useEditing((e) => e.site);
+  const places = placesOf(site, block);
+  const { pages, slug } = site;
   const { modal } = App.useApp();
-  const slug = useEditing((e) => e.site.slug);
   const becomes = catalogue.parts.filter((p) => p.id !== block.part && refusalOf(catalogue, p.id, row.parent) === null);
   const become = async (to: Schemas['PartView']) => {
     const edit: Edit = { kind: 'changePart', block: block.id, part: to.id, id: crypto.randomUUID() };
@@ -71,6 +75,7 @@ export function BlockPanel({ row, rows, page, choose }: Props) {
       });
   };
   const [taking, setTaking] = useState(false);
+  const [placing, setPlacing] = useState<'move' | 'share' | null>(null);
   const copy = () => {
     const id = crypto.randomUUID();
     void act({ kind: 'duplicateBlock', block: block.id, id }, id);
@@ -110,6 +115,8 @@ export function BlockPanel({ row, rows, page, choose }: Props) {
                         children: becomes.map((p) => ({ key: `become ${p.id}`, label: p.name, onClick: () => void become(p) })),
                       },
                     ]),
+                { key: 'move', label: 'Move it to another page…', onClick: () => setPlacing('move') },
+                { key: 'share', label: 'Show it in another place too…', onClick: () => setPlacing('share') },
                 { key: 'take', label: 'Take it away as a snippet…', onClick: () => setTaking(true) },
               ],
             }}
@@ -173,30 +180,11 @@ export function BlockPanel({ row, rows, page, choose }: Props) {
                 />
               </td>
             </tr>
-            {row.parent === null && (
+            {places.length > 1 && (
               <tr>
-                <th scope="row">Page</th>
+                <th scope="row">Shown in</th>
                 <td>
-                  <Select
-                    aria-label={`Page ${block.name} stands on`}
-                    variant="borderless"
-                    className="value-choice"
-                    showSearch={{ optionFilterProp: 'label' }}
-                    value={page.id}
-                    options={pages.map((p) => ({ value: p.id, label: p.name }))}
-                    onChange={(to: string) =>
-                      void act(
-                        {
-                          kind: 'moveBlock',
-                          block: block.id,
-                          page: to,
-                          parent: null,
-                          at: pages.find((p) => p.id === to)?.sections.length ?? 0,
-                        },
-                        beside ?? null,
-                      )
-                    }
-                  />
+                  <ShownIn block={block} places={places} />
                 </td>
               </tr>
             )}
@@ -216,7 +204,57 @@ export function BlockPanel({ row, rows, page, choose }: Props) {
         </table>
         <OwnValues block={block} />
       </div>
+      {placing && (
+        <PlaceDialog
+          title={placing === 'move' ? `Move ${block.name} to another page` : `Show ${block.name} in another place too`}
+          act={placing === 'move' ? 'Move it' : 'Show it there'}
+          blocks={[block]}
+          page={(placing === 'move' ? pages.find((p) => p.id !== page.id) : undefined)?.id ?? page.id}
+          edit={(to, spot) =>
+            placing === 'move'
+              ? { kind: 'moveBlock', block: block.id, page: to, ...spot }
+              : { kind: 'shareBlock', block: block.id, id: crypto.randomUUID(), page: to, ...spot }
+          }
+          onPlaced={(to) => {
+            if (placing === 'move' && to !== page.id) choose(beside ?? row.parent?.id ?? null);
+          }}
+          onClose={() => setPlacing(null)}
+        />
+      )}
       {taking && <SnippetDialog block={block} onClose={() => setTaking(false)} />}
     </section>
+  );
+}
+
+/** The places of a block that is one in all of them. */
+function ShownIn({ block, places }: { block: Block; places: ReturnType<typeof placesOf> }) {
+  const { make } = useActions();
+  const changeAddress = useChangeAddress();
+  return (
+    <div className="shown-in">
+      {places
+        .filter((p) => p.id !== block.id)
+        .map(({ id, page }) =>
+          page ? (
+            <Button
+              key={id}
+              size="small"
+              type="link"
+              onClick={() => changeAddress((before) => writeView(before, { page: page.id, selected: id, reveal: id }))}
+            >
+              {page.name}
+            </Button>
+          ) : (
+            <span key={id}>the frame</span>
+          ),
+        )}
+      <Button
+        size="small"
+        title="It stays as it is here, and no longer follows the others"
+        onClick={() => void make({ kind: 'cutLoose', block: block.id })}
+      >
+        Cut loose
+      </Button>
+    </div>
   );
 }

@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client';
 import { partOf } from '../../site/catalogue';
 import { useActions, useEditing } from '../../site/editingContext';
 import { useTrial } from '../../site/useTrial';
-import { aroundOf, calledIn, moveTo, rowOf, rowsOf, stepTo, zoneOf, type Row, type Spot } from '../../site/outline';
+import { aroundOf, calledIn, moveTo, placesOf, rowOf, rowsOf, stepTo, zoneOf, type Row, type Spot } from '../../site/outline';
 
 interface Props {
   page: Schemas['PageView'];
@@ -186,7 +186,9 @@ function OutlineRow({ row: { block, depth, at, count }, isChosen, isStop, isClos
     drag.setNodeRef(element);
     drop.setNodeRef(element);
   };
+  const places = useEditing((e) => placesOf(e.site, block).length);
   const marks = [
+    places > 1 && `in ${places} places`,
     block.own.length > 0 && (block.own.length === 1 ? '1 own value' : `${block.own.length} own values`),
     block.hiddenAt.length > 0 && `hidden at ${block.hiddenAt.join(', ')}`,
     block.address !== '' && `#${block.address}`,
