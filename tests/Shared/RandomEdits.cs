@@ -65,7 +65,7 @@ internal static class RandomEdits
             Gen.Select(Gen.Int[1, 3], parts, pages, parents, Gen.Int[-1, 9], (n, part, page, parent, at) => (Edit)new AddBlock($"new-{n}", part, page, parent, at)),
             Gen.Select(Gen.Int[1, 3], Among([.. Arrangements.All.Select(a => a.Id), "none"]), pages, Gen.Int[0, 9], (n, arrangement, page, at) => (Edit)new AddArrangement($"new-{n}", arrangement, page, at)),
             Gen.Select(blocks, Gen.Int[1, 3], (block, n) => (Edit)new DuplicateBlock(block, $"new-{n}")),
-            Gen.Select(blocks, pages, parents, Gen.Int[0, 9], (block, page, parent, at) => (Edit)new MoveBlock(block, page, parent, at)),
+            Gen.Select(blocks, blocks, pages, parents, Gen.Int[0, 9], (block, other, page, parent, at) => (Edit)new MoveBlocks(at % 3 == 0 ? [block, other] : [block], page, parent, at)),
             Gen.Select(blocks, blocks, parts, Gen.Int[1, 3], (one, other, part, n) => (Edit)new WrapBlocks(n == 1 ? [one, other] : [one], part, null, $"new-{n}")),
             Gen.Select(blocks, Gen.Int[0, 4], (block, n) => n switch { 0 => (Edit)new RemoveBlock(block), 1 => new UnwrapBlock(block), 2 => new DropAside(block), 3 => new PutBlockBack(block, null), _ => new SetBlockAside(block) }),
             Gen.Select(blocks, pages, (block, page) => (Edit)new PutBlockBack(block, page)),

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { CatalogueView } from '../api/client';
-import { calledIn, moveTo, rowOf, rowsOf, spotFor, stepTo, zoneOf, type Block, type Row } from './outline';
+import { between, calledIn, endOf, moveTo, rowOf, rowsOf, spotFor, stepTo, zoneOf, type Block, type Row } from './outline';
 
 const block = (id: string, part: string, ...blocks: Block[]): Block => ({
   id,
@@ -59,16 +59,16 @@ test('the edges of a row are beside it, and its middle is within where it holds 
 });
 
 test('a drop counts places as they are once the block is gone, and says why it cannot be', () => {
-  expect(moveTo(catalogue, row('a'), row('b'), 'after')).toEqual({ parent: null, at: 1 });
-  expect(moveTo(catalogue, row('b'), row('a'), 'before')).toEqual({ parent: null, at: 0 });
-  expect([moveTo(catalogue, row('a'), row('b'), 'before'), moveTo(catalogue, row('a'), row('a'), 'within')]).toEqual([null, null]);
-  expect(moveTo(catalogue, row('b1'), row('row'), 'within')).toBe('A row holds cards, no text.');
-  expect(moveTo(catalogue, row('b1'), row('row'), 'after')).toEqual({ parent: 'a', at: 2 });
-  expect(moveTo(catalogue, row('a'), row('c1'), 'within')).toBe('A block cannot stand in itself.');
+  expect(moveTo(catalogue, [row('a')], row('b'), 'after')).toEqual({ parent: null, at: 1 });
+  expect(moveTo(catalogue, [row('b')], row('a'), 'before')).toEqual({ parent: null, at: 0 });
+  expect([moveTo(catalogue, [row('a')], row('b'), 'before'), moveTo(catalogue, [row('a')], row('a'), 'within')]).toEqual([null, null]);
+  expect(moveTo(catalogue, [row('b1')], row('row'), 'within')).toBe('A row holds cards, no text.');
+  expect(moveTo(catalogue, [row('b1')], row('row'), 'after')).toEqual({ parent: 'a', at: 2 });
+  expect(moveTo(catalogue, [row('a')], row('c1'), 'within')).toBe('A block cannot stand in itself.');
 });
 
 test('Alt and an arrow lead among siblings, over the end into the next, out and in', () => {
-  const step = (id: string, key: string) => stepTo(catalogue, rows, row(id), key);
+  const step = (id: string, key: string) => stepTo(catalogue, rows, [row(id)], key);
   expect([step('a1', 'ArrowDown'), step('row', 'ArrowUp')]).toEqual([
     { parent: 'a', at: 1 },
     { parent: 'a', at: 0 },
@@ -93,4 +93,28 @@ test('a block is told apart by its name, else by its first words', () => {
     'Two hundred vegetables',
     '',
   ]);
+});
+
+test('several blocks move together, in the order they have', () => {
+  const all = [block('s', 'section', ...['1', '2', '3', '4'].map((id) => block(id, 'text')))];
+  const inAll = rowsOf(all);
+  const some = (...ids: string[]) => ids.map((id) => rowOf(inAll, id) as Row);
+  expect(stepTo(catalogue, inAll, some('1', '2'), 'ArrowDown')).toEqual({ parent: 's', at: 1 });
+  expect(stepTo(catalogue, inAll, some('3', '4'), 'ArrowUp')).toEqual({ parent: 's', at: 1 });
+  expect(stepTo(catalogue, inAll, some('1', '3'), 'ArrowDown')).toContain('do not follow each other');
+  expect(moveTo(catalogue, some('1', '3'), some('4')[0] as Row, 'after')).toEqual({ parent: 's', at: 2 });
+  expect([
+    moveTo(catalogue, some('2', '3'), some('1')[0] as Row, 'after'),
+    moveTo(catalogue, some('2', '4'), some('4')[0] as Row, 'after'),
+  ]).toEqual([null, null]);
+  expect(between(inAll, some('3')[0] as Row, some('1')[0] as Row).map((r) => r.block.id)).toEqual(['1', '2', '3']);
+});
+
+test('at the end of a page comes what can stand there, or in its last section that holds it', () => {
+  const to = { name: 'Guide', sections: page } as unknown as Parameters<typeof endOf>[2];
+  expect([endOf(catalogue, [row('a')], to), endOf(catalogue, [row('a1')], to)]).toEqual([
+    { parent: null, at: 2 },
+    { parent: 'b', at: 1 },
+  ]);
+  expect(endOf(catalogue, [row('a1')], { ...to, sections: [] })).toContain('add a section there first');
 });

@@ -87,49 +87,78 @@ export const zoneOf = (y: number, top: number, height: number, holds: boolean): 
   return share < 0.3 ? 'before' : share > 0.7 ? 'after' : 'within';
 };
 
-/** The move that brings a block to a row: null where it would stay as it is; a sentence where it cannot be. */
-export function moveTo(catalogue: CatalogueView, moved: Row, over: Row, zone: 'before' | 'within' | 'after'): Spot | string | null {
-  if (over.block.id === moved.block.id) return null;
-  if (rowsOf([moved.block]).some((r) => r.block.id === over.block.id)) return 'A block cannot stand in itself.';
+/** The move that brings blocks to a row: null where they would stay as they are; a sentence where they cannot be. */
+export function moveTo(
+  catalogue: CatalogueView,
+  moved: readonly Row[],
+  over: Row,
+  zone: 'before' | 'within' | 'after',
+): Spot | string | null {
+  if (moved.some((m) => m.block.id === over.block.id)) return null;
+  if (rowsOf(moved.map((m) => m.block)).some((r) => r.block.id === over.block.id)) return 'A block cannot stand in itself.';
   const parent = zone === 'within' ? over.block : over.parent;
-  const refusal = refusalOf(catalogue, moved.block.part, parent);
+  const refusal = refusalOfAll(catalogue, moved, parent);
   if (refusal !== null) return refusal;
   const at = zone === 'within' ? over.block.blocks.length : over.at + (zone === 'after' ? 1 : 0);
   return placed(moved, { parent: parent?.id ?? null, at });
 }
 
-/** A place as it is counted once the block is gone from where it was; null where it is the place it has. */
-function placed(moved: Row, { parent, at }: Spot): Spot | null {
-  if (parent !== (moved.parent?.id ?? null)) return { parent, at };
-  const there = at > moved.at ? at - 1 : at;
-  return there === moved.at ? null : { parent, at: there };
+/** The place at the end of a page that blocks can come to; a sentence where there is none. */
+export function endOf(catalogue: CatalogueView, moved: readonly Row[], page: PageView): Spot | string {
+  if (refusalOfAll(catalogue, moved, null) === null) return { parent: null, at: page.sections.length };
+  const last = page.sections.findLast((s) => refusalOfAll(catalogue, moved, s) === null);
+  return last ? { parent: last.id, at: last.blocks.length } : `Nothing on ${page.name} can hold it: add a section there first.`;
 }
 
-/** Where Alt and an arrow bring a block: up and down among those it stands with, and over the end into the next that can hold it; left out of what it stands in, right into the one before it. */
-export function stepTo(catalogue: CatalogueView, rows: readonly Row[], row: Row, key: string): Spot | string | null {
-  const siblings = rows.filter((r) => (r.parent?.id ?? null) === (row.parent?.id ?? null));
-  const beside = siblings[row.at + (key === 'ArrowUp' ? -1 : 1)];
-  const around = row.parent && rowOf(rows, row.parent.id);
+const refusalOfAll = (catalogue: CatalogueView, moved: readonly Row[], outer: Block | null): string | null =>
+  moved.map((m) => refusalOf(catalogue, m.block.part, outer)).find((refusal) => refusal !== null) ?? null;
+
+const parentOf = (row: Row): string | null => row.parent?.id ?? null;
+
+/** A place as it is counted once the blocks are gone from where they were; null where it is the place they have. */
+function placed(moved: readonly Row[], { parent, at }: Spot): Spot | null {
+  const there = at - moved.filter((m) => parentOf(m) === parent && m.at < at).length;
+  return areBeside(moved) && moved[0] && parentOf(moved[0]) === parent && there === moved[0].at ? null : { parent, at: there };
+}
+
+/** Whether blocks follow each other. */
+const areBeside = (moved: readonly Row[]): boolean =>
+  moved.every((m, i) => parentOf(m) === parentOf(moved[0] as Row) && m.at === (moved[0] as Row).at + i);
+
+/** The rows from one to another among those it stands with: what is chosen between both. */
+export function between(rows: readonly Row[], from: Row, to: Row): Row[] {
+  const [low, high] = [Math.min(from.at, to.at), Math.max(from.at, to.at)];
+  return parentOf(from) === parentOf(to) ? rows.filter((r) => parentOf(r) === parentOf(from) && r.at >= low && r.at <= high) : [to];
+}
+
+/**
+ * Where Alt and an arrow bring blocks that follow each other: up and down among those they stand with, and over the end into the next that can hold them; left out of
+ * what they stand in, right into the one before them.
+ */
+export function stepTo(catalogue: CatalogueView, rows: readonly Row[], moved: readonly Row[], key: string): Spot | string | null {
+  const [first, last] = [moved[0], moved.at(-1)];
+  if (!first || !last) return null;
+  if (!areBeside(moved)) return 'Blocks that do not follow each other are moved by hand, or to another page.';
+  const siblings = rows.filter((r) => parentOf(r) === parentOf(first));
+  const around = first.parent && rowOf(rows, first.parent.id);
   switch (key) {
     case 'ArrowUp':
     case 'ArrowDown': {
-      if (beside) return { parent: row.parent?.id ?? null, at: beside.at };
-      // Over the end: into the next of what is around that can hold it.
-      const next =
-        around &&
-        rows.find((r) => (r.parent?.id ?? null) === (around.parent?.id ?? null) && r.at === around.at + (key === 'ArrowUp' ? -1 : 1));
+      if (siblings[key === 'ArrowUp' ? first.at - 1 : last.at + 1])
+        return { parent: parentOf(first), at: first.at + (key === 'ArrowUp' ? -1 : 1) };
+      // Over the end: into the next of what is around that can hold them.
+      const next = around && rows.find((r) => parentOf(r) === parentOf(around) && r.at === around.at + (key === 'ArrowUp' ? -1 : 1));
       if (!next) return null;
-      const refusal = refusalOf(catalogue, row.block.part, next.block);
-      return refusal ?? { parent: next.block.id, at: key === 'ArrowUp' ? next.block.blocks.length : 0 };
+      return refusalOfAll(catalogue, moved, next.block) ?? { parent: next.block.id, at: key === 'ArrowUp' ? next.block.blocks.length : 0 };
     }
     case 'ArrowLeft': {
       if (!around) return null;
-      return refusalOf(catalogue, row.block.part, around.parent) ?? { parent: around.parent?.id ?? null, at: around.at + 1 };
+      return refusalOfAll(catalogue, moved, around.parent) ?? { parent: parentOf(around), at: around.at + 1 };
     }
     case 'ArrowRight': {
-      const before = siblings[row.at - 1];
+      const before = siblings[first.at - 1];
       if (!before) return null;
-      return refusalOf(catalogue, row.block.part, before.block) ?? { parent: before.block.id, at: before.block.blocks.length };
+      return refusalOfAll(catalogue, moved, before.block) ?? { parent: before.block.id, at: before.block.blocks.length };
     }
     default:
       return null;

@@ -45,20 +45,25 @@ public sealed record DuplicateBlock(string Block, string Id) : Edit
     public override string Describe(Site site) => $"{BlockEdits.Name(site, Block)} duplicated";
 }
 
-/// <summary>Moves a block within its page or to another.</summary>
-/// <param name="At">Its place there once it is gone from where it was, from 0; beyond the end is the end.</param>
-public sealed record MoveBlock(string Block, string Page, string? Parent, int At) : Edit
+/// <summary>Moves blocks within their pages or to another: there they follow each other, in the order they had.</summary>
+/// <param name="BlockIds">Ids of the blocks, in any order. What stands in one of them goes with it.</param>
+/// <param name="At">Their place there once they are gone from where they were, from 0; beyond the end is the end.</param>
+public sealed record MoveBlocks(IReadOnlyList<string> BlockIds, string Page, string? Parent, int At) : Edit
 {
     protected override Outcome Change(Site site)
     {
-        if (Blocks.Find(site, Block) is not { } block) return ContentEdits.GoneBlock;
-        if (BlockTree.PlaceOf(site, Block) is { Page: null }) return new Problem("/block", $"{block.Name} belongs to the frame: it stays there.");
-        if (Parent is not null && Blocks.WithInner(block).Any(b => b.Id == Parent)) return new Problem("/parent", "A block cannot stand in itself.");
-        return BlockEdits.Put(BlockTree.Without(site, Block), new(Page, Parent, At), block);
+        var ids = BlockIds.ToHashSet(StringComparer.Ordinal);
+        var blocks = Blocks.All(site).Where(b => ids.Contains(b.Id)).ToList();
+        if (blocks.Count < ids.Count || ids.Count == 0) return ContentEdits.GoneBlock;
+        var inner = blocks.SelectMany(b => Blocks.WithInner(b).Skip(1)).Select(b => b.Id).ToHashSet(StringComparer.Ordinal);
+        if (blocks.Find(b => BlockTree.PlaceOf(site, b.Id) is { Page: null }) is { } framed) return new Problem("/block", $"{framed.Name} belongs to the frame: it stays there.");
+        if (Parent is not null && (ids.Contains(Parent) || inner.Contains(Parent))) return new Problem("/parent", "A block cannot stand in itself.");
+        var moved = blocks.Where(b => !inner.Contains(b.Id)).ToList();
+        return BlockEdits.Put(moved.Aggregate(site, (s, b) => BlockTree.Without(s, b.Id)), new(Page, Parent, At), [.. moved]);
     }
 
     public override string Describe(Site site) =>
-        $"{BlockEdits.Name(site, Block)} moved{(BlockTree.PlaceOf(site, Block)?.Page == Page ? "" : BlockEdits.On(site, Page))}";
+        $"{(BlockIds.Count == 1 ? BlockEdits.Name(site, BlockIds[0]) : $"{BlockIds.Count} blocks")} moved{(BlockIds.All(id => BlockTree.PlaceOf(site, id)?.Page == Page) ? "" : BlockEdits.On(site, Page))}";
 }
 
 /// <summary>Takes a block away, with all that stands in it.</summary>

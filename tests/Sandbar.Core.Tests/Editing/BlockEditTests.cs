@@ -62,14 +62,19 @@ public class BlockEditTests
         var cards = Blocks.All(Demo.Site).First(b => b.Part == "card-row");
         var (first, last) = (cards.Blocks[0].Id, cards.Blocks[^1].Id);
         var page = BlockTree.PlaceOf(Demo.Site, cards.Id)!.Value.Page!;
-        Assert.Equal(last, Blocks.Find(Demo.Site.After(new MoveBlock(last, page, cards.Id, 0)), cards.Id)!.Blocks[0].Id);
-        Assert.Equal(first, Blocks.Find(Demo.Site.After(new MoveBlock(first, page, cards.Id, 99)), cards.Id)!.Blocks[^1].Id);
-        Assert.Contains("holds cards, no card row", Demo.Site.Refused(new MoveBlock(cards.Id, page, Blocks.All(Demo.Site).Last(b => b.Part == "card-row").Id, 0)).Message, StringComparison.Ordinal);
-        Assert.Contains("cannot stand in itself", Demo.Site.Refused(new MoveBlock(cards.Id, page, first, 0)).Message, StringComparison.Ordinal);
+        Assert.Equal(last, Blocks.Find(Demo.Site.After(new MoveBlocks([last], page, cards.Id, 0)), cards.Id)!.Blocks[0].Id);
+        Assert.Equal(first, Blocks.Find(Demo.Site.After(new MoveBlocks([first], page, cards.Id, 99)), cards.Id)!.Blocks[^1].Id);
+        Assert.Contains("holds cards, no card row", Demo.Site.Refused(new MoveBlocks([cards.Id], page, Blocks.All(Demo.Site).Last(b => b.Part == "card-row").Id, 0)).Message, StringComparison.Ordinal);
+        Assert.Contains("cannot stand in itself", Demo.Site.Refused(new MoveBlocks([cards.Id], page, first, 0)).Message, StringComparison.Ordinal);
         var section = Demo.Site.Pages[0].Sections[1];
-        var moved = Demo.Site.After(new MoveBlock(section.Id, "guide", null, 0));
+        // Several come together, in the order they had; what stands in one of them goes with it.
+        var several = Demo.Site.After(new MoveBlocks([cards.Blocks[2].Id, cards.Blocks[0].Id, cards.Id], page, BlockTree.PlaceOf(Demo.Site, cards.Id)!.Value.Parent, 0));
+        Assert.Equal(cards.Blocks.Select(b => b.Id), Blocks.Find(several, cards.Id)!.Blocks.Select(b => b.Id));
+        var turned = Demo.Site.After(new MoveBlocks([cards.Blocks[2].Id, cards.Blocks[1].Id], page, cards.Id, 0));
+        Assert.Equal([cards.Blocks[1].Id, cards.Blocks[2].Id, cards.Blocks[0].Id], Blocks.Find(turned, cards.Id)!.Blocks.Select(b => b.Id));
+        var moved = Demo.Site.After(new MoveBlocks([section.Id], "guide", null, 0));
         Assert.Equal((section, false), (moved.Pages.Get("guide").Sections[0], moved.Pages[0].Sections.Contains(section)));
-        Assert.Contains("stand sections", Demo.Site.Refused(new MoveBlock(first, page, null, 0)).Message, StringComparison.Ordinal);
+        Assert.Contains("stand sections", Demo.Site.Refused(new MoveBlocks([first], page, null, 0)).Message, StringComparison.Ordinal);
     }
 
     [Fact]
@@ -153,7 +158,7 @@ public class BlockEditTests
     {
         var (one, other) = (Demo.Site.Pages[0].Sections[1].Id, Demo.Site.Pages.Get("guide").Sections[1].Id);
         var addressed = Demo.Site.After(new SetBlock(one, BlockField.Address, "here")).After(new SetBlock(other, BlockField.Address, "here"));
-        Assert.Contains("has this address", addressed.Refused(new MoveBlock(one, "guide", null, 0)).Message, StringComparison.Ordinal);
+        Assert.Contains("has this address", addressed.Refused(new MoveBlocks([one], "guide", null, 0)).Message, StringComparison.Ordinal);
         var aside = Demo.Site.After(new SetBlock(one, BlockField.Address, "here")).After(new SetBlockAside(one)).After(new SetBlock(Demo.Site.Pages[0].Sections[0].Id, BlockField.Address, "here"));
         Assert.Contains("has this address", aside.Refused(new PutBlockBack(one, null)).Message, StringComparison.Ordinal);
         var page = Demo.Site.After(new SetBlock(other, BlockField.Address, "here")).After(new SetPageAside("guide")).After(new SetBlock("header", BlockField.Address, "here"));

@@ -165,7 +165,7 @@ public class EditTests
             new SetCell("a", "b", State.Hover, 1, null, "c"), new SetOverrides("a"), new TakeBack("a", "b", false), new BringBack("a", "b"), new BackToGood(1),
             new SetContent("a", "b", "c"), new SetBlockLook("a", "b"), new SetBlockScheme("a", null),
             new AddFontFile("a", "b", "c", "d", 400, 700, true, new("a", 1000, 900, -200, 0, 700, 500, [new(400, 50.5)], [new("opsz", 8, 14, 144)], ["liga"], ["en"], "b", true) { Class = FamilyClass.Slab }, "e"), new RemoveFontFile("a", "b"), new RaiseShadow("a", "b"),
-            new AddBlock("a", "b", "c", null, 1), new AddArrangement("a", "b", "c", 1), new DuplicateBlock("a", "b"), new MoveBlock("a", "b", "c", 1), new RemoveBlock("a"), new WrapBlocks(["a"], "b", null, "c"), new UnwrapBlock("a"),
+            new AddBlock("a", "b", "c", null, 1), new AddArrangement("a", "b", "c", 1), new DuplicateBlock("a", "b"), new MoveBlocks(["a"], "b", "c", 1), new RemoveBlock("a"), new WrapBlocks(["a"], "b", null, "c"), new UnwrapBlock("a"),
             new SetBlock("a", BlockField.HiddenAt, "b"), new SetBlockAside("a"), new PutBlockBack("a", null), new DropAside("a"), new ChangePart("a", "b", "c"), new ShareBlock("a", "b", "c", null, 1), new CutLoose("a"),
             new AddPage("a", "b", null, "c"), new SetPage("a", PageField.Address, "b"), new MovePage("a", 1), new RemovePage("a"), new SetPageAside("a"), new PutPageBack("a"),
             new SetOwn("a", "b", State.Hover, 1, null, "c") { Side = 1 }, new PromoteOwn("a", null), new OwnToLook("a", "b", "c"), new CopyOwn("a", ["b"]), new DropOwn("a", "b"), new DropOwnEverywhere("a", "b"),

@@ -44,7 +44,7 @@ public class SharedBlockTests
     public void Order_and_parts_inside_follow_and_addresses_stay_with_their_place()
     {
         var site = Shown.After(new SetBlock("there", BlockField.Address, "steps"));
-        site = site.After(new MoveBlock(Find(site, "there").Blocks[1].Id, "guide", "there", 0));
+        site = site.After(new MoveBlocks([Find(site, "there").Blocks[1].Id], "guide", "there", 0));
         Assert.Equal(Find(site, "there").Blocks.Select(b => b.Part), Find(site, "third").Blocks.Select(b => b.Part));
         Assert.NotEqual(Section.Blocks[0].Part, Find(site, "third").Blocks[0].Part);
         Assert.Equal(["steps"], Places(site).Select(p => p.Address).Where(a => a.Length > 0));

@@ -65,8 +65,8 @@ public class ReachTests
     {
         var cards = Blocks.All(Demo.Site).First(b => b.Part == "card-row");
         var page = BlockTree.PlaceOf(Demo.Site, cards.Id)!.Value.Page!;
-        AssertReach(new MoveBlock(cards.Blocks[0].Id, page, cards.Id, 2), $"[data-block='{cards.Blocks[0].Id}']");
-        AssertReach(new MoveBlock(Demo.Site.Pages[0].Sections[2].Id, Demo.Site.Pages[0].Id, null, 0), $"[data-block='{Demo.Site.Pages[0].Sections[2].Id}']");
+        AssertReach(new MoveBlocks([cards.Blocks[0].Id], page, cards.Id, 2), $"[data-block='{cards.Blocks[0].Id}']");
+        AssertReach(new MoveBlocks([Demo.Site.Pages[0].Sections[2].Id], Demo.Site.Pages[0].Id, null, 0), $"[data-block='{Demo.Site.Pages[0].Sections[2].Id}']");
     }
 
     [Fact]

@@ -212,7 +212,7 @@ export function BlockPanel({ row, rows, page, choose }: Props) {
           page={(placing === 'move' ? pages.find((p) => p.id !== page.id) : undefined)?.id ?? page.id}
           edit={(to, spot) =>
             placing === 'move'
-              ? { kind: 'moveBlock', block: block.id, page: to, ...spot }
+              ? { kind: 'moveBlocks', blockIds: [block.id], page: to, ...spot }
               : { kind: 'shareBlock', block: block.id, id: crypto.randomUUID(), page: to, ...spot }
           }
           onPlaced={(to) => {

@@ -1,16 +1,21 @@
 import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors, type DragMoveEvent } from '@dnd-kit/core';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import type { Schemas } from '../../api/client';
+import type { Edit, Schemas } from '../../api/client';
 import { partOf } from '../../site/catalogue';
 import { useActions, useEditing } from '../../site/editingContext';
 import { useTrial } from '../../site/useTrial';
-import { aroundOf, calledIn, moveTo, placesOf, rowOf, rowsOf, stepTo, zoneOf, type Row, type Spot } from '../../site/outline';
+import { aroundOf, calledIn, endOf, moveTo, placesOf, rowOf, rowsOf, stepTo, zoneOf, type Row, type Spot } from '../../site/outline';
+
+/** How a row is chosen: alone, with the others, or all from the one before. */
+export type Choosing = 'alone' | 'too' | 'range';
 
 interface Props {
   page: Schemas['PageView'];
   /** Id of the chosen block. */
   chosen: string | null;
-  choose: (id: string | null) => void;
+  /** Ids of all that are chosen. */
+  several: readonly string[];
+  choose: (id: string | null, how?: Choosing) => void;
 }
 
 /** Where the block in hand would come. */
@@ -22,14 +27,16 @@ interface Over {
 }
 
 /** What stands on a page as a tree (ARIA tree view pattern): chosen and moved by pointer and by key. */
-export function Outline({ page, chosen, choose }: Props) {
+export function Outline({ page, chosen, several, choose }: Props) {
   const catalogue = useEditing((e) => e.catalogue);
   const { make } = useActions();
   const trial = useTrial();
   const [closed, setClosed] = useState<string[]>([]);
   const [over, setOver] = useState<Over | null>(null);
   const [said, setSaid] = useState('');
-  const spot = useRef<Spot | null>(null);
+  const spot = useRef<(Spot & { page: string }) | null>(null);
+  const [isHeld, setHeld] = useState(false);
+  const pages = useEditing((e) => e.site.pages);
   const tree = useRef<HTMLUListElement>(null);
   const focusNext = useRef<string | null>(null);
   const rows = rowsOf(page.sections, closed);
@@ -49,17 +56,20 @@ export function Outline({ page, chosen, choose }: Props) {
     if (chosen) tree.current?.querySelector(`[data-row="${CSS.escape(chosen)}"]`)?.scrollIntoView({ block: 'nearest' });
   }, [chosen]);
 
-  const go = (id: string | undefined) => {
+  const go = (id: string | undefined, how?: Choosing) => {
     if (id === undefined) return;
     focusNext.current = id;
-    choose(id);
+    choose(id, how);
   };
-  const moved = async (row: Row, to: Spot | string | null) => {
+  /** What moves with a row: all that are chosen, where it is one of them. */
+  const withIt = (row: Row): Row[] =>
+    several.includes(row.block.id) ? rowsOf(page.sections).filter((r) => several.includes(r.block.id)) : [row];
+  const moved = async (row: Row, to: Spot | string | null, on = page.id) => {
     if (typeof to === 'string') setSaid(to);
     if (to === null || typeof to === 'string') return;
     setSaid('');
     focusNext.current = row.block.id;
-    await make({ kind: 'moveBlock', block: row.block.id, page: page.id, ...to });
+    await trial.make({ kind: 'moveBlocks', blockIds: withIt(row).map((r) => r.block.id), page: on, ...to });
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const row = rowOf(rows, (event.target as HTMLElement).dataset.row ?? null);
@@ -70,15 +80,20 @@ export function Outline({ page, chosen, choose }: Props) {
     const handled = (): boolean => {
       if (event.altKey) {
         if (!event.key.startsWith('Arrow')) return false;
-        void moved(row, stepTo(catalogue, rowsOf(page.sections), row, event.key));
+        void moved(row, stepTo(catalogue, rowsOf(page.sections), withIt(row), event.key));
         return true;
       }
       switch (event.key) {
         case 'ArrowDown':
-          go(rows[here + 1]?.block.id);
+        case 'ArrowUp': {
+          const by = event.key === 'ArrowDown' ? 1 : -1;
+          // With Shift all up to the next it stands with.
+          if (event.shiftKey) go(rows.find((r) => r.parent?.id === row.parent?.id && r.at === row.at + by)?.block.id, 'range');
+          else go(rows[here + by]?.block.id);
           return true;
-        case 'ArrowUp':
-          go(rows[here - 1]?.block.id);
+        }
+        case ' ':
+          choose(id, 'too');
           return true;
         case 'ArrowRight':
           if (isClosed) setClosed(closed.filter((c) => c !== id));
@@ -96,8 +111,10 @@ export function Outline({ page, chosen, choose }: Props) {
           return true;
         case 'Delete': {
           const siblings = rows.filter((r) => (r.parent?.id ?? null) === (row.parent?.id ?? null));
-          go((siblings[row.at + 1] ?? siblings[row.at - 1] ?? aroundOf(rows, row)[0])?.block.id);
-          void make({ kind: 'removeBlock', block: id });
+          const gone = withIt(row);
+          const stays = siblings.filter((s) => !gone.includes(s));
+          go((stays.find((s) => s.at > row.at) ?? stays.at(-1) ?? aroundOf(rows, row)[0])?.block.id);
+          void make(removeEdit(gone));
           return true;
         }
         default:
@@ -110,18 +127,24 @@ export function Outline({ page, chosen, choose }: Props) {
     }
   };
   const onMove = ({ active, over: on }: DragMoveEvent) => {
-    const [row, under] = [rowOf(rows, String(active.id)), on && rowOf(rows, String(on.id))];
+    const row = rowOf(rows, String(active.id));
     const at = active.rect.current.translated;
-    if (!row || !on || !under || !at) return;
-    const zone = zoneOf(at.top + at.height / 2, on.rect.top, on.rect.height, partOf(catalogue, under.block.part)?.holdsBlocks ?? false);
-    const to = moveTo(catalogue, row, under, zone);
-    if (over?.row === under.block.id && over.zone === zone) return;
-    setOver({ row: under.block.id, zone, refusal: typeof to === 'string' ? to : null });
-    spot.current = typeof to === 'string' ? null : to;
-    if (spot.current) trial.attempt({ kind: 'moveBlock', block: row.block.id, page: page.id, ...spot.current });
+    if (!row || !on || !at) return;
+    const other = pages.find((p) => onPage(p.id) === on.id);
+    const under = rowOf(rows, String(on.id));
+    if (!other && !under) return;
+    const zone = under
+      ? zoneOf(at.top + at.height / 2, on.rect.top, on.rect.height, partOf(catalogue, under.block.part)?.holdsBlocks ?? false)
+      : 'within';
+    if (over?.row === String(on.id) && over.zone === zone) return;
+    const to = other ? endOf(catalogue, withIt(row), other) : under ? moveTo(catalogue, withIt(row), under, zone) : null;
+    setOver({ row: String(on.id), zone, refusal: typeof to === 'string' ? to : null });
+    spot.current = to === null || typeof to === 'string' ? null : { ...to, page: other?.id ?? page.id };
+    if (spot.current) trial.attempt({ kind: 'moveBlocks', blockIds: withIt(row).map((r) => r.block.id), ...spot.current });
     else trial.cancelTrial();
   };
   const end = () => {
+    setHeld(false);
     setOver(null);
     spot.current = null;
   };
@@ -129,6 +152,7 @@ export function Outline({ page, chosen, choose }: Props) {
   return (
     <DndContext
       sensors={sensors}
+      onDragStart={() => setHeld(true)}
       onDragMove={onMove}
       onDragCancel={() => {
         end();
@@ -138,18 +162,34 @@ export function Outline({ page, chosen, choose }: Props) {
         const [row, to] = [rowOf(rows, String(active.id)), spot.current];
         if (over?.refusal) setSaid(over.refusal);
         end();
-        if (row && to) void moved(row, to);
+        if (row && to) void moved(row, to, to.page);
         else trial.cancelTrial();
       }}
     >
+      {isHeld && pages.length > 1 && (
+        <ul className="page-drops" aria-label="Other pages">
+          {pages
+            .filter((p) => p.id !== page.id)
+            .map((p) => (
+              <PageDrop key={p.id} page={p} over={over?.row === onPage(p.id) ? over : null} />
+            ))}
+        </ul>
+      )}
       <div className="scroll outline-scroll">
         {/* Keys are the rows' own: the tree only hears of them. */}
-        <ul className="outline" role="tree" aria-label={`Outline of ${page.name}`} ref={tree} onKeyDown={onKeyDown}>
+        <ul
+          className="outline"
+          role="tree"
+          aria-multiselectable="true"
+          aria-label={`Outline of ${page.name}`}
+          ref={tree}
+          onKeyDown={onKeyDown}
+        >
           {rows.map((row) => (
             <OutlineRow
               key={row.block.id}
               row={row}
-              isChosen={row.block.id === chosen}
+              isChosen={row.block.id === chosen || several.includes(row.block.id)}
               isStop={row.block.id === stop}
               isClosed={closed.includes(row.block.id)}
               over={over?.row === row.block.id ? over : null}
@@ -166,13 +206,39 @@ export function Outline({ page, chosen, choose }: Props) {
   );
 }
 
+/** What a page is called as a place to drop on: rows go by the ids of their blocks. */
+const onPage = (id: string) => `page:${id}`;
+
+/** The edit that takes blocks away. */
+export const removeEdit = (rows: readonly Row[]): Edit =>
+  togetherOf(
+    `${rows.length} blocks removed`,
+    rows
+      .filter((row) => !rows.some((r) => r !== row && rowsOf([r.block]).some((i) => i.block.id === row.block.id)))
+      .map((row) => ({ kind: 'removeBlock', block: row.block.id })),
+  );
+
+/** Several edits as one; one alone as it is. */
+export const togetherOf = (words: string, edits: readonly Edit[]): Edit =>
+  edits.length === 1 && edits[0] ? edits[0] : { kind: 'together', words, edits: [...edits] };
+
+/** Another page, while something is in hand: what is dropped on it comes to its end. */
+function PageDrop({ page, over }: { page: Schemas['PageView']; over: Over | null }) {
+  const { setNodeRef } = useDroppable({ id: onPage(page.id) });
+  return (
+    <li ref={setNodeRef} className={over ? `page-drop over-within${over.refusal ? ' refused' : ''}` : 'page-drop'}>
+      {page.name}
+    </li>
+  );
+}
+
 interface RowProps {
   row: Row;
   isChosen: boolean;
   isStop: boolean;
   isClosed: boolean;
   over: Over | null;
-  choose: (id: string) => void;
+  choose: (id: string, how?: Choosing) => void;
   toggle: () => void;
 }
 
@@ -213,7 +279,7 @@ function OutlineRow({ row: { block, depth, at, count }, isChosen, isStop, isClos
       tabIndex={isStop ? 0 : -1}
       style={{ paddingInlineStart: 16 + depth * 16 }}
       onPointerDown={(event) => drag.listeners?.onPointerDown?.(event)}
-      onClick={() => choose(block.id)}
+      onClick={(event) => choose(block.id, event.shiftKey ? 'range' : event.ctrlKey || event.metaKey ? 'too' : 'alone')}
       // The tree hears of the other keys.
       onKeyDown={(event) => {
         if (event.key === 'Enter' && event.target === event.currentTarget) choose(block.id);
