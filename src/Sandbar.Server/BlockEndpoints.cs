@@ -3,6 +3,7 @@ using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Interchange;
+using Sandbar.Core.Rendering;
 using Sandbar.Store;
 
 namespace Sandbar.Server;
@@ -12,6 +13,8 @@ internal static class BlockEndpoints
 {
     public static void Map(RouteGroupBuilder api)
     {
+        api.MapGet("/sites/{slug}/offers", async Task<Results<Ok<IReadOnlyList<SpecimenOffer>>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>
+            await sites.FindAsync(slug, cancel) is { Stored.Site: var site } ? TypedResults.Ok<IReadOnlyList<SpecimenOffer>>([.. Specimen.Offers(site, StageEndpoints.Around(site))]) : SiteEndpoints.Missing(slug)).WithName("getOffers").ProducesProblem(StatusCodes.Status404NotFound);
         api.MapGet("/sites/{slug}/blocks/{block}/as/{part}", async Task<Results<Ok<PartChangeView>, ProblemHttpResult>> (string slug, string block, string part, OpenSites sites, CancellationToken cancel) =>
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);

@@ -105,6 +105,27 @@ public sealed class ArrangingTests : CourseTest
         Assert.Equal(2, (await PageAsync("index")).Split("Bring back twice as much").Length - 1);
     }
 
+    /// <summary>Held to Chromium: in its small specimen a part has the colours and letters it has on the page.</summary>
+    [Fact]
+    public void What_can_be_added_is_shown_as_it_would_look()
+    {
+        Open("pages?page=home");
+        Browser.Run<object?>("document.querySelectorAll('[role=treeitem][aria-level=\"1\"]')[1].click()");
+        Browser.Named("button", "Add…").Click();
+        foreach (var (part, selector) in new[] { ("Button", ".button"), ("Heading 2", ".heading-2"), ("Card row", ".card"), ("Quote", ".quote") })
+        {
+            const string specimen = "const root = [...document.querySelectorAll('.add-offers button')].filter(b => b.querySelector('strong').textContent === arguments[0]).at(-1).querySelector('.offer-specimen').shadowRoot; const found = root?.querySelector(arguments[1])";
+            Browser.Until(() => Browser.Run<bool>($"{specimen}; return !!found", part, selector), $"the specimen of {part}");
+            foreach (var property in new[] { "background-color", "color", "font-family", "font-size", "border-top-color", "padding-left", "border-radius" })
+                Assert.Equal(
+                    Browser.Run<string>($"const stage = document.querySelector('.stage iframe').contentDocument; stage.body.insertAdjacentHTML('beforeend', arguments[0]); const style = stage.defaultView.getComputedStyle(stage.body.lastElementChild).getPropertyValue('{property}'); stage.body.lastElementChild.remove(); return style",
+                        Browser.Run<string>($"{specimen}; return found.cloneNode().outerHTML", part, selector)),
+                    Browser.Run<string>($"{specimen}; return getComputedStyle(found).getPropertyValue('{property}')", part, selector));
+        }
+        Assert.Empty(Styles.Violations(Browser));
+        Assert.Empty(Browser.Errors());
+    }
+
     [Fact]
     public async Task An_item_stands_under_another_and_leads_elsewhere()
     {

@@ -24,7 +24,11 @@ export const KEYS: { keys: string; does: string; lone: boolean }[] = [
   { keys: 'Enter', does: 'On the stage, writes in the element in hand, as a double click does; Escape ends it', lone: false },
   { keys: 'Ctrl B I E K', does: 'While writing there: strong, emphasis, code, link', lone: false },
   { keys: 'Tab', does: 'While writing there: an item into the one before it, Shift Tab out of it; in a table, the next cell', lone: false },
-  { keys: 'Alt ↑ ↓', does: 'In the list of colours and in the outline, moves what is in hand; there Alt ← and → lead out and in', lone: false },
+  {
+    keys: 'Alt ↑ ↓',
+    does: 'In the list of colours and in the outline, moves what is in hand; there Alt ← and → lead out and in',
+    lone: false,
+  },
   { keys: 'Shift ↑ ↓', does: 'In the outline, chooses the next one too; Space chooses or lets go of one', lone: false },
   { keys: '=', does: 'In a cell, lists what can be named', lone: false },
   { keys: 'Delete', does: 'In a cell, returns to what it inherits', lone: false },

@@ -10,6 +10,11 @@ namespace Sandbar.Core.Rendering;
 /// <summary>A look of a part in a state, as the specimen page shows it.</summary>
 public sealed record SpecimenBlock(Part Part, Look Look, State State, Block Block);
 
+/// <summary>Something that can be added to a page, as it would look.</summary>
+/// <param name="Part">Id of the part; null for an arrangement.</param>
+/// <param name="Arrangement">Id of the arrangement; null for a part.</param>
+public sealed record SpecimenOffer(string? Part, string? Arrangement, string Html);
+
 /// <summary>The specimen page: every part, look, state and text style of a site, made from the catalogue. It is never released.</summary>
 public static class Specimen
 {
@@ -45,13 +50,31 @@ public static class Specimen
     public static string Write(Site site, Surroundings surroundings)
     {
         site = WithSamples(site);
-        var page = PageOf(site);
-        return PageWriter.Write(site, page, surroundings with
-        {
-            Asset = item => item == SamplePicture ? PictureAddress(site) : surroundings.Asset(item),
-            Head = surroundings.Head + Layout,
-        }, writer => Main(writer, site));
+        return PageWriter.Write(site, PageOf(site), WithPicture(site, surroundings) with { Head = surroundings.Head + Layout }, writer => Main(writer, site));
     }
+
+    /// <summary>What can be added to a page, filled with samples: each starting arrangement, and each part in its first look.</summary>
+    public static IEnumerable<SpecimenOffer> Offers(Site site, Surroundings surroundings)
+    {
+        site = WithSamples(site);
+        var page = PageOf(site);
+        var around = WithPicture(site, surroundings) with { MarkBlocks = false, ShowEmpty = false };
+        foreach (var arrangement in Arrangements.All) yield return new(null, arrangement.Id, PageWriter.Write(site, page, Filled(site, arrangement.Make(site, "offer")), around));
+        foreach (var part in PartCatalogue.All)
+        {
+            if (site.Looks.FirstOrDefault(l => l.Part == part.Id) is { } look) yield return new(part.Id, null, PageWriter.Write(site, page, Sample(site, part, look, "offer"), around));
+        }
+    }
+
+    /// <summary>A block and those in it with a sample in every place that holds nothing.</summary>
+    private static Block Filled(Site site, Block block) => PartCatalogue.Find(block.Part) is not { } part ? block : block with
+    {
+        Content = part.Slots.Where(s => !block.Content.ContainsKey(s.Id)).Select(s => (s.Id, Held: Held(site, s))).Where(s => s.Held.Length > 0).Aggregate(block.Content, (content, s) => content.SetItem(s.Id, s.Held)),
+        Blocks = block.Blocks.Each(b => Filled(site, b)),
+    };
+
+    private static Surroundings WithPicture(Site site, Surroundings surroundings) =>
+        surroundings with { Asset = item => item == SamplePicture ? PictureAddress(site) : surroundings.Asset(item) };
 
     /// <summary>The site with the specimen as its only page, for checks that walk over pages.</summary>
     public static Site AsOnlyPage(Site site)

@@ -32,6 +32,28 @@ public class SpecimenTests
     }
 
     [Fact]
+    public void What_can_be_added_is_shown_filled_and_goes_by_no_id()
+    {
+        var offers = Specimen.Offers(Demo.Site, Anywhere).ToList();
+        Assert.Equal(Arrangements.All.Select(a => a.Id), offers.Select(o => o.Arrangement).OfType<string>());
+        Assert.Equal(PartCatalogue.All.Select(p => p.Id), offers.Select(o => o.Part).OfType<string>());
+        Assert.All(offers, o =>
+        {
+            Assert.Contains('<', o.Html);
+            Assert.DoesNotContain("data-", o.Html, StringComparison.Ordinal);
+            Assert.DoesNotContain("missing", o.Html, StringComparison.Ordinal);
+        });
+        // Every block of an arrangement shows something: as many as it has.
+        foreach (var arrangement in Arrangements.All)
+        {
+            var html = new AngleSharp.Html.Parser.HtmlParser().ParseDocument(offers.Single(o => o.Arrangement == arrangement.Id).Html);
+            foreach (var planned in Inner(arrangement.Section)) Assert.NotEmpty(html.QuerySelectorAll(PartCatalogue.Get(planned.Part).Hook));
+        }
+
+        static IEnumerable<Planned> Inner(Planned planned) => planned.Blocks.SelectMany(Inner).Prepend(planned);
+    }
+
+    [Fact]
     public void A_site_without_menus_and_pictures_is_shown_with_samples()
     {
         var page = Parse(Demo.Site with { Menus = [], Shelf = [.. Demo.Site.Shelf.Where(i => i.Width == 0)] });

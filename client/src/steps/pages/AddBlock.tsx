@@ -1,10 +1,14 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Input } from 'antd';
 import { useState } from 'react';
-import type { Edit, Schemas } from '../../api/client';
+import { useShallow } from 'zustand/react/shallow';
+import { answered, api, type Edit, type Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../site/editingContext';
+import { useFonts } from '../../ui/fonts';
 import { groupBy } from '../../ui/groupBy';
 import { onEscape } from '../../ui/keys';
 import { aroundOf, spotFor, type Row } from '../../site/outline';
+import { OfferSpecimen } from './OfferSpecimen';
 
 interface Props {
   page: Schemas['PageView'];
@@ -16,11 +20,19 @@ interface Props {
 }
 
 interface Offer {
+  /** Which of the specimens is its own. */
+  specimen: Pick<Schemas['SpecimenOffer'], 'part' | 'arrangement'>;
+  /** How wide the page of its specimen is, px. */
+  width: number;
   name: string;
   says: string;
   group: string;
   edit: (id: string) => Edit;
 }
+
+/** The width of the page that a specimen is seen on, px: one that holds others wants all of it. */
+const WIDE = 1000;
+const NARROW = 380;
 
 /** Groups of parts as they are read. */
 const GROUPS: Record<string, string> = {
@@ -36,11 +48,19 @@ const GROUPS: Record<string, string> = {
 export function AddBlock({ page, rows, chosen, onAdded, onClose }: Props) {
   const catalogue = useEditing((e) => e.catalogue);
   const { make } = useActions();
+  const { slug, version, families } = useEditing(
+    useShallow((e) => ({ slug: e.site.slug, version: e.site.version, families: e.site.type.families })),
+  );
+  const css = useEditing((e) => e.sheet.generated + e.sheet.overrides);
+  const scheme = useEditing((e) => e.site.schemes.find((s) => s.id === page.scheme)?.cssName ?? '');
+  useFonts(families);
   const [wanted, setWanted] = useState('');
   // A section comes after the one in hand.
   const around = chosen && [chosen, ...aroundOf(rows, chosen)].at(-1);
   const offers: Offer[] = [
     ...catalogue.arrangements.map((a) => ({
+      specimen: { part: null, arrangement: a.id },
+      width: WIDE,
       name: a.name,
       says: a.says,
       group: 'Sections to begin with',
@@ -57,6 +77,8 @@ export function AddBlock({ page, rows, chosen, onAdded, onClose }: Props) {
       return spot
         ? [
             {
+              specimen: { part: part.id, arrangement: null },
+              width: part.holdsBlocks ? WIDE : NARROW,
               name: part.name,
               says: spot.parent === chosen?.block.id ? `into ${chosen?.block.name}` : '',
               group: GROUPS[part.group] ?? part.group,
@@ -66,6 +88,13 @@ export function AddBlock({ page, rows, chosen, onAdded, onClose }: Props) {
         : [];
     }),
   ];
+  const specimens = useQuery({
+    queryKey: ['offers', slug, version],
+    queryFn: () => answered(api.GET('/api/sites/{slug}/offers', { params: { path: { slug } } })),
+    // The window's own copy of the site tells when it is another.
+    staleTime: Infinity,
+    placeholderData: keepPreviousData,
+  });
   const words = wanted.trim().toLowerCase();
   const shown = offers.filter((o) => `${o.name} ${o.says}`.toLowerCase().includes(words));
   const add = async (offer: Offer) => {
@@ -95,7 +124,18 @@ export function AddBlock({ page, rows, chosen, onAdded, onClose }: Props) {
             {all.map((offer) => (
               <li key={offer.name}>
                 <button type="button" onClick={() => void add(offer)}>
-                  <strong>{offer.name}</strong> {offer.says && <span className="quiet">{offer.says}</span>}
+                  <OfferSpecimen
+                    html={
+                      specimens.data?.find((s) => s.part === offer.specimen.part && s.arrangement === offer.specimen.arrangement)?.html ??
+                      ''
+                    }
+                    css={css}
+                    scheme={scheme}
+                    width={offer.width}
+                  />
+                  <span>
+                    <strong>{offer.name}</strong> {offer.says && <span className="quiet">{offer.says}</span>}
+                  </span>
                 </button>
               </li>
             ))}
