@@ -9,6 +9,8 @@ public static class Blocks
     // What is found in a site or a block is kept for as long as it stays as it is.
     private static readonly ConditionalWeakTable<Site, Block[]> DifferentOnSite = [];
 
+    private static readonly ConditionalWeakTable<Block, Block[]> Inner = [];
+
     private static readonly ConditionalWeakTable<Block, Block[]> Different = [];
 
     private static readonly ConditionalWeakTable<Site, HashSet<string>> HiddenOnSite = [];
@@ -31,8 +33,21 @@ public static class Blocks
     /// <summary>What a page shows, from top to bottom: the header, its sections, the footer.</summary>
     public static IEnumerable<Block> OnPage(Site site, Page page) => page.Sections.Prepend(site.Frame.Header).Append(site.Frame.Footer);
 
-    /// <summary>A block and all that is inside.</summary>
-    public static IEnumerable<Block> WithInner(Block block) => block.Blocks.SelectMany(WithInner).Prepend(block);
+    /// <summary>A block and all that is inside, outer before inner.</summary>
+    public static IEnumerable<Block> WithInner(Block block) => block.Blocks.IsEmpty ? [block] : Inner.GetValue(block, Flat);
+
+    private static Block[] Flat(Block outermost)
+    {
+        var all = new List<Block>();
+        Add(outermost);
+        return [.. all];
+
+        void Add(Block block)
+        {
+            all.Add(block);
+            foreach (var inner in block.Blocks) Add(inner);
+        }
+    }
 
     /// <summary>The blocks that differ from their looks. Pages that do not change cost next to nothing.</summary>
     public static IEnumerable<Block> WithOwnValues(Site site) =>

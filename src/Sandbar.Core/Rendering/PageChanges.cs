@@ -58,7 +58,16 @@ public static class PageChanges
     public static string Mark(Site site, Page page)
     {
         var around = Around.Of(site);
-        if (Marks.TryGetValue(page, out var marked) && marked.Header == site.Frame.Header && marked.Footer == site.Frame.Footer && marked.Around.Equals(around)) return marked.Mark;
+        if (Marks.TryGetValue(page, out var marked) && marked.Header == site.Frame.Header && marked.Footer == site.Frame.Footer)
+        {
+            if (marked.Around.Equals(around)) return marked.Mark;
+            // Other pages may come, go or be found elsewhere: that changes those alone that lead there.
+            if (marked.Around.OtherPages(around) is { } others && !PageLinks.Lead(site, page, others))
+            {
+                Marks.AddOrUpdate(page, marked with { Around = around });
+                return marked.Mark;
+            }
+        }
         var mark = MarkOf(PageWriter.Write(site, page, Anywhere));
         Marks.AddOrUpdate(page, new(site.Frame.Header, site.Frame.Footer, around, mark));
         return mark;
@@ -87,6 +96,8 @@ public static class PageChanges
 
         private static volatile Around? latest;
 
+        private volatile Comparison? compared;
+
         private readonly ImmutableArray<Menu> menus = site.Menus;
         private readonly ImmutableArray<ShelfItem> shelf = site.Shelf;
         private readonly (string, string)[] looks = [.. site.Looks.Select(l => (l.Id, l.CssName))];
@@ -103,8 +114,22 @@ public static class PageChanges
         });
 
         public bool Equals(Around? other) => other is not null && (ReferenceEquals(this, other)
-            || (hasSidebar == other.hasSidebar && menus == other.menus && shelf == other.shelf && looks.AsSpan().SequenceEqual(other.looks)
-                && pages.AsSpan().SequenceEqual(other.pages) && schemes.AsSpan().SequenceEqual(other.schemes)));
+            || (IsSameButPages(other) && pages.AsSpan().SequenceEqual(other.pages)));
+
+        /// <summary>Ids of the pages that are only in one of both, or found elsewhere in the other, where they are all that differs; null where more does.</summary>
+        public HashSet<string>? OtherPages(Around other)
+        {
+            // Every page of a site asks the same.
+            if (compared is { } known && ReferenceEquals(known.With, other)) return known.Others;
+            HashSet<string>? others = IsSameButPages(other) ? [.. pages.Except(other.pages).Concat(other.pages.Except(pages)).Select(p => p.Item1)] : null;
+            compared = new(other, others);
+            return others;
+        }
+
+        private sealed record Comparison(Around With, HashSet<string>? Others);
+
+        private bool IsSameButPages(Around other) =>
+            hasSidebar == other.hasSidebar && menus == other.menus && shelf == other.shelf && looks.AsSpan().SequenceEqual(other.looks) && schemes.AsSpan().SequenceEqual(other.schemes);
 
         public override bool Equals(object? obj) => Equals(obj as Around);
 

@@ -1,6 +1,3 @@
-using System.Runtime.CompilerServices;
-using Sandbar.Core.Catalogue;
-using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
 using Sandbar.Core.Rendering;
 using Sandbar.Css;
@@ -16,8 +13,6 @@ public sealed record DeadLink(string? Page, string Block, string Says);
 /// <summary>Links to pages that are gone or set aside, and to addresses that no block of their page has.</summary>
 public static class DeadLinks
 {
-    private static readonly ConditionalWeakTable<Block, (string Block, string Name, string To)[]> OfBlock = [];
-
     public static IEnumerable<DeadLink> Of(Site site)
     {
         var addresses = new Dictionary<string, HashSet<string>>(StringComparer.Ordinal);
@@ -38,7 +33,7 @@ public static class DeadLinks
 
         IEnumerable<DeadLink> In(Block outermost, Page? page)
         {
-            return OfBlock.GetValue(outermost, Links).Select(l => Dead(l.Block, l.Name, l.To, page)).OfType<DeadLink>();
+            return PageLinks.In(outermost).Select(l => Dead(l.Block, l.Name, l.To, page)).OfType<DeadLink>();
         }
 
         DeadLink? Dead(string block, string name, string to, Page? page)
@@ -61,18 +56,4 @@ public static class DeadLinks
             return addresses[page.Id] = Blocks.OnPage(site, page).SelectMany(Blocks.WithInner).Select(b => b.Address).Where(a => a.Length > 0).ToHashSet(StringComparer.Ordinal);
         }
     }
-
-    /// <summary>Where the links of a block and of those in it lead.</summary>
-    private static (string Block, string Name, string To)[] Links(Block outermost) =>
-    [
-        .. from block in Blocks.WithInner(outermost)
-           let part = PartCatalogue.Find(block.Part)
-           where part is not null
-           from slot in part.Slots
-           let held = block.Content.GetValueOrDefault(slot.Id, "")
-           where held.Length > 0
-           from to in slot.Kind switch { SlotKind.Link => [held], SlotKind.Text or SlotKind.List or SlotKind.Table => InlineText.Links(held), _ => [] }
-           where to.Length > 0 && ContentCheck.IsSafe(to)
-           select (block.Id, Quoted.Text(block.Name), to),
-    ];
 }
