@@ -8,25 +8,13 @@ public sealed class ArrangingTests : CourseTest
 {
     private const string Card = "home-step-1";
 
-    /// <summary>Drops a file on an element of the stage, as a hand would.</summary>
-    private const string Drop = """
-        const stage = document.querySelector('.stage iframe').contentDocument;
-        const held = new DataTransfer();
-        held.items.add(new File([arguments[1]], arguments[2], { type: 'image/svg+xml' }));
-        const on = stage.querySelector(arguments[0]);
-        on.dispatchEvent(new DragEvent('dragover', { bubbles: true, cancelable: true, dataTransfer: held }));
-        const marked = stage.querySelector('[data-drop]')?.dataset.block ?? '';
-        on.dispatchEvent(new DragEvent('drop', { bubbles: true, cancelable: true, dataTransfer: held }));
-        return marked;
-        """;
-
     private const string Sun = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 60 40\"><rect width=\"60\" height=\"40\" fill=\"#2f5d3a\"/></svg>";
 
     [Fact]
     public async Task A_picture_is_dropped_said_in_words_and_taken_back()
     {
         Open("pages?page=home");
-        Assert.Equal(Card, Browser.Run<string>(Drop, $"[data-block={Card}]", Sun, "Sun over reeds.svg"));
+        Assert.Equal(Card, Drop($"[data-block={Card}]", Sun, "Sun over reeds.svg"));
         // In the card that has a place for one; then its words are asked for.
         Browser.Named("input", "Sun over reeds in words").SendKeys("A green field" + Keys.Enter);
         Version++;
@@ -34,12 +22,12 @@ public sealed class ArrangingTests : CourseTest
         Assert.Contains("alt=\"A green field\"", await PageAsync("index"), StringComparison.Ordinal);
         // Where there is no place for one, it stands by itself.
         var paragraph = Browser.OnStage("stage.querySelector('.paragraph-lead').dataset.block");
-        Browser.Run<string>(Drop, $"[data-block={paragraph}]", Sun, "again.svg");
+        Drop($"[data-block={paragraph}]", Sun, "again.svg");
         Browser.Named("button", "It only decorates").Click();
         Settled(++Version);
         Assert.Equal("picture", Browser.OnStage($"stage.querySelector('[data-block={paragraph}]').nextElementSibling.className.split(' ')[0]"));
         // What is no picture is said, and nothing comes of it.
-        Browser.Run<string>(Drop, $"[data-block={Card}]", "words", "words.svg");
+        Drop($"[data-block={Card}]", "words", "words.svg");
         Browser.Until(() => Browser.Run<string>("return document.querySelector('.ant-notification')?.textContent ?? ''").Contains("no picture that can be read", StringComparison.Ordinal), "the refusal");
         Browser.PressWithControl("z");
         Settled(++Version);

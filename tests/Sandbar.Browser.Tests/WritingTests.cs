@@ -217,42 +217,5 @@ public sealed class WritingTests : CourseTest
         Until("stored", $"stage.querySelector('{Title}')?.hasAttribute('contenteditable')", "false");
     }
 
-    /// <summary>Brings the caret to the end of what is written in.</summary>
-    private void End() => Browser.PressWithControl(Keys.End);
-
     private string Word(string selector) => Browser.OnStage($"stage.querySelector('{selector}').textContent.trim().split(' ')[0]");
-
-    private void Until(string what, string expression, string expected)
-    {
-        var found = "";
-        try
-        {
-            Browser.Until(() => (found = Browser.OnStage(expression)) == expected, what);
-        }
-        catch (TimeoutException late)
-        {
-            throw new TimeoutException($"Found {found}. {late.Message}", late);
-        }
-    }
-
-    private void Paste(string form, string text) => Browser.Run<object?>(
-        "const stage = document.querySelector('.stage iframe').contentDocument; const data = new DataTransfer(); data.setData(arguments[0], arguments[1]); stage.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))", form, text);
-
-    /// <summary>Nothing typed waits any more, and the stage shows what is stored.</summary>
-    private void Stored() => Browser.Until(() => Browser.Run<string>("return document.querySelector('.save-state')?.textContent ?? ''").StartsWith("All changes saved", StringComparison.Ordinal) && Browser.Run<string>("return document.documentElement.dataset.settled ?? ''") == "true", "everything to be saved");
-
-    /// <summary>Double-clicks the first word of an element on the stage.</summary>
-    private void Write(string selector)
-    {
-        Browser.Settle();
-        var at = Browser.Json("const frame = document.querySelector('.stage iframe'); const e = frame.contentDocument.querySelector(arguments[0]); e.scrollIntoView({ block: 'center' }); const f = frame.getBoundingClientRect(), r = e.getBoundingClientRect(), k = f.width / frame.offsetWidth; return [f.left + (r.left + 14) * k, f.top + (r.top + 9) * k]", selector);
-        foreach (var clicks in new[] { 1, 2 })
-        {
-            foreach (var what in new[] { "mousePressed", "mouseReleased" })
-            {
-                Browser.Driver.ExecuteCdpCommand("Input.dispatchMouseEvent", new Dictionary<string, object?> { ["type"] = what, ["x"] = at[0].GetDouble(), ["y"] = at[1].GetDouble(), ["button"] = "left", ["clickCount"] = clicks });
-            }
-        }
-        Until("writing to begin", $"stage.querySelector('{selector}').isContentEditable", "true");
-    }
 }

@@ -1,4 +1,4 @@
-import type { CatalogueView, Schemas, SiteView } from '../api/client';
+import type { CatalogueView, PartView, Schemas, SiteView } from '../api/client';
 
 type PageView = Schemas['PageView'];
 
@@ -109,6 +109,15 @@ export function endOf(catalogue: CatalogueView, moved: readonly Row[], page: Pag
   const last = page.sections.findLast((s) => refusalOfAll(catalogue, moved, s) === null);
   return last ? { parent: last.id, at: last.blocks.length } : `Nothing on ${page.name} can hold it: add a section there first.`;
 }
+
+/** The parts that blocks which stand together can be put into one of. Sections that are put into one give up being some. */
+export const wrappersOf = (catalogue: CatalogueView, blocks: readonly Block[], parent: Block | null): PartView[] =>
+  catalogue.parts.filter(
+    (p) =>
+      p.holdsBlocks &&
+      refusalOf(catalogue, p.id, parent) === null &&
+      (parent === null ? blocks.length > 1 : blocks.every((b) => refusalOf(catalogue, b.part, { ...b, part: p.id }) === null)),
+  );
 
 const refusalOfAll = (catalogue: CatalogueView, moved: readonly Row[], outer: Block | null): string | null =>
   moved.map((m) => refusalOf(catalogue, m.block.part, outer)).find((refusal) => refusal !== null) ?? null;

@@ -12,7 +12,7 @@ import { ValueCell } from '../../values/ValueCell';
 import { OwnValues } from './OwnValues';
 import { PlaceDialog } from './PlaceDialog';
 import { SnippetDialog } from './SnippetDialog';
-import { placesOf, refusalOf, type Block, type Row } from '../../site/outline';
+import { placesOf, refusalOf, wrappersOf, type Block, type Row } from '../../site/outline';
 
 interface Props {
   row: Row;
@@ -28,6 +28,9 @@ const WIDTHS = [
   { value: 'wide', label: 'from 820' },
 ] as const;
 
+/** Ids of the looks in which a group is a box: they stay whatever the looks are called. */
+const BOXES = ['group-box', 'group-featured'];
+
 /** A part in a sentence: columns are several. */
 const aPart = (name: string): string => (name.endsWith('s') ? name.toLowerCase() : `a ${name.toLowerCase()}`);
 
@@ -40,16 +43,17 @@ export function BlockPanel({ row, rows, page, choose }: Props) {
   const set =
     (field: Schemas['BlockField']) =>
     (text: string | null): Edit => ({ kind: 'setBlock', block: block.id, field, text: text ?? '' });
-  // A section stands in nothing.
-  const wrappers =
-    row.parent === null
-      ? []
-      : catalogue.parts.filter(
-          (p) =>
-            p.holdsBlocks &&
-            refusalOf(catalogue, p.id, row.parent) === null &&
-            refusalOf(catalogue, block.part, { ...block, part: p.id }) === null,
-        );
+  const wrappers = wrappersOf(catalogue, [block], row.parent);
+  const looks = useEditing((e) => e.site.looks);
+  // What a block is put into, and in which look: a box is a group that looks like one.
+  const into = wrappers.flatMap((p) => [
+    { part: p.id, look: null, says: aPart(p.name) },
+    ...(p.id === 'group'
+      ? looks
+          .filter((l) => l.part === p.id && BOXES.includes(l.id))
+          .map((l) => ({ part: p.id, look: l.id, says: `a ${l.name.toLowerCase()}` }))
+      : []),
+  ]);
   const beside = (row.count > 1 ? rows.find((r) => r.parent === row.parent && r.at === (row.at > 0 ? row.at - 1 : 1)) : undefined)?.block
     .id;
   const act = async (edit: Edit, next: string | null) => {
@@ -92,12 +96,12 @@ export function BlockPanel({ row, rows, page, choose }: Props) {
             size="small"
             menu={{
               items: [
-                ...wrappers.map((p) => ({
-                  key: `wrap ${p.id}`,
-                  label: `Put into ${aPart(p.name)}`,
+                ...into.map(({ part: to, look, says }) => ({
+                  key: `wrap ${to} ${look ?? ''}`,
+                  label: `Put into ${says}`,
                   onClick: () => {
                     const id = crypto.randomUUID();
-                    void act({ kind: 'wrapBlocks', blockIds: [block.id], part: p.id, look: null, id }, id);
+                    void act({ kind: 'wrapBlocks', blockIds: [block.id], part: to, look, id }, id);
                   },
                 })),
                 {

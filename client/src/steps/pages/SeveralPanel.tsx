@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Edit, Schemas } from '../../api/client';
 import { useActions, useEditing } from '../../site/editingContext';
 import { MenuButton } from '../../ui/MenuButton';
-import { refusalOf, type Row } from '../../site/outline';
+import { wrappersOf, type Row } from '../../site/outline';
 import { removeEdit, togetherOf } from './Outline';
 import { PlaceDialog } from './PlaceDialog';
 
@@ -21,17 +21,10 @@ export function SeveralPanel({ rows, page, choose }: Props) {
   const pages = useEditing((e) => e.site.pages);
   const [isMoving, setMoving] = useState(false);
   const blocks = rows.map((r) => r.block);
-  const parent = rows[0]?.parent ?? null;
+  const wrappers = wrappersOf(catalogue, blocks, rows[0]?.parent ?? null);
   const act = async (edit: Edit) => {
     if ((await make(edit)) === null) choose(null);
   };
-  const wrappers = catalogue.parts.filter(
-    (p) =>
-      p.holdsBlocks &&
-      refusalOf(catalogue, p.id, parent) === null &&
-      // Sections that are put into one give up being some.
-      (parent === null || blocks.every((b) => refusalOf(catalogue, b.part, { ...b, part: p.id }) === null)),
-  );
   const words = `${rows.length} blocks`;
   return (
     <section className="block-panel" aria-label={words}>

@@ -29,8 +29,11 @@ public sealed class ColumnsValues : ValueKind
         _ => $"{setting.Name} takes how many there are, such as 3, or the share of each, such as 2 : 1.",
     };
 
-    public override IEnumerable<Declared> Declare(SiteReads reads, Setting setting, string property, Value value, Value? rest) =>
-        [new(property, value is RatioValue ? ValueForms.Css(reads, value) : $"repeat({ValueForms.Css(reads, value)}, minmax(0, 1fr))")];
+    public override IEnumerable<Declared> Declare(SiteReads reads, Setting setting, string property, Value value, Value? rest)
+    {
+        var meant = value is RestValue && rest is not null ? rest : value;
+        return [new(property, meant is RatioValue ? ValueForms.Css(reads, meant) : $"repeat({ValueForms.Css(reads, meant)}, minmax(0, 1fr))")];
+    }
 
     protected override bool Refers(ReferenceKind kind) => false;
 }
