@@ -61,8 +61,7 @@ public sealed class ArrangingTests : CourseTest
     public async Task Several_blocks_are_moved_at_once_and_one_is_shown_in_two_places()
     {
         Open("pages?page=home");
-        Browser.Element($"[data-row={Card}]").Click();
-        Browser.Run<object?>($"document.querySelector('[data-row={Card}]').focus()");
+        Choose(Card);
         new Actions(Browser.Driver).KeyDown(Keys.Shift).SendKeys(Keys.ArrowDown).KeyUp(Keys.Shift).Perform();
         Browser.Until(() => Browser.Run<long>("return document.querySelectorAll('[role=treeitem][aria-selected=true]').length") == 2, "two to be chosen");
         new Actions(Browser.Driver).KeyDown(Keys.Alt).SendKeys(Keys.ArrowDown).KeyUp(Keys.Alt).Perform();
@@ -77,7 +76,7 @@ public sealed class ArrangingTests : CourseTest
         Settled(++Version);
 
         // Shown on another page, then written in one of both.
-        Browser.Element("[data-row=home-step-3]").Click();
+        Choose("home-step-3");
         Browser.Named("button", "Arrange").Click();
         Browser.Run<object?>("[...document.querySelectorAll('[role=menuitem]')].find(i => i.textContent.startsWith('Show it in')).click()");
         Browser.Named("button", "Show it there").Click();

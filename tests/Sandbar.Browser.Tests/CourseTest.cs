@@ -51,6 +51,14 @@ public abstract class CourseTest : IAsyncLifetime
 
     protected Task<string> StyleSheetAsync() => Workplace.Server.Client.GetStringAsync($"/api/sites/{Slug}/release/site.css", TestContext.Current.CancellationToken);
 
+    /// <summary>Chooses a block in the outline, and gives its row the focus.</summary>
+    protected void Choose(string block)
+    {
+        Browser.Element($"[data-row='{block}']").Click();
+        Browser.Until(() => Browser.Run<bool>($"const row = document.querySelector('[data-row=\"{block}\"]'); row.focus(); return row.ariaSelected === 'true' && document.activeElement === row"), $"{block} to be in hand");
+        Browser.Settle();
+    }
+
     /// <summary>Brings the caret to the end of what is written in.</summary>
     protected void End() => Browser.PressWithControl(Keys.End);
 

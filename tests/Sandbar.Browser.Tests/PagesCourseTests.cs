@@ -47,8 +47,7 @@ public sealed class PagesCourseTests : CourseTest
         var cards = Ids("main .card");
         Assert.Equal(3, cards.Length);
         foreach (var (card, i) in cards.Select((c, i) => (c, i))) WriteOver($"[data-block=\"{card}\"] .card-title", $"Evening {i + 1}");
-        Browser.Element($"[data-row='{cards[0]}']").Click();
-        Browser.Run<object?>($"document.querySelector('[data-row=\"{cards[0]}\"]').focus()");
+        Choose(cards[0]);
         new Actions(Browser.Driver).KeyDown(Keys.Shift).SendKeys(Keys.ArrowDown).SendKeys(Keys.ArrowDown).KeyUp(Keys.Shift).Perform();
         Browser.Until(() => Browser.Run<string>("return document.querySelector('.block-panel strong')?.textContent ?? ''") == "3 blocks", "three cards in hand");
         Browser.Named("button", "Duplicate").Click();
@@ -59,10 +58,10 @@ public sealed class PagesCourseTests : CourseTest
 
         // A section hidden on phones, one moved by key, one set aside and put back with all it had.
         var sections = Ids("main > section");
-        Browser.Element($"[data-row='{sections[2]}']").Click();
+        Choose(sections[2]);
         Browser.Element(".hidden-at input[value=narrow]").Click();
         Stored();
-        Browser.Run<object?>($"document.querySelector('[data-row=\"{sections[2]}\"]').focus()");
+        Choose(sections[2]);
         new Actions(Browser.Driver).KeyDown(Keys.Alt).SendKeys(Keys.ArrowUp).KeyUp(Keys.Alt).Perform();
         Until("the section to be the second", "stage.querySelectorAll('main > section')[1].dataset.block", sections[2]);
         Stored();
@@ -83,7 +82,7 @@ public sealed class PagesCourseTests : CourseTest
 
         // The one card that differs is found, and made like the others.
         Browser.Driver.FindElements(By.CssSelector(".step-panel .bar label")).First(l => l.Text == "Outline").Click();
-        Browser.Element($"[data-row='{copies[1]}']").Click();
+        Choose(copies[1]);
         Browser.Named("input", "Setting of Card to differ in").SendKeys("Background" + Keys.Enter);
         Browser.Starting("button", "Own Background of Card:").Click();
         Browser.Press("action tint 5" + Keys.Enter);
