@@ -1,5 +1,8 @@
 import { useState, type PointerEvent } from 'react';
+import { useEditing } from '../site/editingContext';
+import { blockOf } from '../site/outline';
 import { useDrag, useHeld } from '../values/useHeld';
+import { cellAt } from './bandEdit';
 import { leastHeight } from './leastHeight';
 import type { Box } from './bands';
 
@@ -10,16 +13,29 @@ interface Props {
   /** Of its setting. */
   property: string;
   box: Box;
+  /** Of the window, px. */
+  width: number;
   scale: number;
   /** The element on the page. */
   element: HTMLElement;
 }
 
 /** The lower edge of a band: dragged, it sets the band's own least height, down to what it holds and up to the window's. */
-export function HeightGrip({ block, name, property, box, scale, element }: Props) {
+export function HeightGrip({ block, name, property, box, width, scale, element }: Props) {
   // The height it began with, whatever it is drawn at meanwhile.
   const [began, setBegan] = useState(box.height);
-  const held = useHeld<string>((text) => ({ kind: 'setOwn', block, property, state: 'rest', from: null, below: null, text }));
+  // What it has of its own at this width already is what changes.
+  const own = useEditing((e) => blockOf(e.site, block)?.own);
+  const cell = cellAt(own ?? [], property, width);
+  const held = useHeld<string>((text) => ({
+    kind: 'setOwn',
+    block,
+    property,
+    state: 'rest',
+    from: cell?.from ?? null,
+    below: cell?.below ?? null,
+    text,
+  }));
   const drag = useDrag<string>({
     held,
     at: (event: PointerEvent<HTMLElement>, start) => {

@@ -87,6 +87,7 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
   usePictureDrops({
     page: candidate === undefined && page !== SPECIMEN.id ? (loaded?.document ?? null) : null,
     id: page,
+    leads,
     selected,
     add: useCallback((file: File, spot: PictureSpot) => addPicture.current(file, spot), []),
   });

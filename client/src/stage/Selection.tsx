@@ -76,7 +76,15 @@ export function Selection({ element, look, width, scale }: Props) {
         style={{ left: box.left, top: box.top, width: box.width, height: box.height, outlineWidth: 2 / scale }}
       />
       {band && least && (
-        <HeightGrip block={band} name={part?.name.toLowerCase() ?? 'band'} property={least} box={box} scale={scale} element={element} />
+        <HeightGrip
+          block={band}
+          name={part?.name.toLowerCase() ?? 'band'}
+          property={least}
+          box={box}
+          width={width}
+          scale={scale}
+          element={element}
+        />
       )}
       {figures(box, bands, scale, { width: clientWidth, height: clientHeight }).map(({ kind, text, x, y }, i) => (
         <span key={i} className={`figure ${kind}`} style={{ left: x, top: y, transform: `scale(${1 / scale}) translate(-50%, -50%)` }}>

@@ -89,7 +89,7 @@ export function textOf({ grip, side, width, spaces, free, px, was }: Holding): s
   const nearest = [...spaces].sort((a, b) => Math.abs((size(a) ?? Infinity) - px) - Math.abs((size(b) ?? Infinity) - px))[0];
   const its = nearest && size(nearest);
   if (!free && nearest && its !== undefined && Math.abs(its - px) <= NEAR) return nearest.name;
-  const cell = cellAt(grip, width);
+  const cell = cellAt(grip.look.cells, grip.property.setting.id, width);
   return inUnitOf(grip.property.sides ? (cell?.sides?.[SIDES.indexOf(side)] ?? cell?.text) : cell?.text, was, px);
 }
 
@@ -106,16 +106,16 @@ interface Holding {
   was: number;
 }
 
-/** The cell that decides at a width; undefined where none does. */
-function cellAt({ look, property }: Grip, width: number): CellView | undefined {
-  const set = look.cells.filter((c) => c.property === property.setting.id && c.state === 'rest');
+/** The cell that decides about a setting at a width; undefined where none does. */
+export function cellAt(cells: readonly CellView[], property: string, width: number): CellView | undefined {
+  const set = cells.filter((c) => c.property === property && c.state === 'rest');
   const isForSome = (c: CellView) => (c.from ?? null) !== null || (c.below ?? null) !== null;
   return set.find((c) => isForSome(c) && width >= (c.from ?? 0) && width < (c.below ?? Infinity)) ?? set.find((c) => !isForSome(c));
 }
 
 /** The edit that sets what a band shows: in the cell that decides it at this width. */
 export function bandEdit(grip: Grip, side: Band['side'], width: number, text: string): Edit {
-  const cell = cellAt(grip, width);
+  const cell = cellAt(grip.look.cells, grip.property.setting.id, width);
   return {
     kind: 'setCell',
     look: grip.look.id,

@@ -36,13 +36,15 @@ export function landingOn(
 interface Options {
   page: Document | null;
   id: string;
+  /** Whether what is pasted comes here, of several pages on the stage. */
+  leads: boolean;
   /** Id of what is selected: what is pasted comes there. */
   selected: string | null;
   add: (file: File, spot: PictureSpot) => Promise<string | null>;
 }
 
 /** Pictures dropped on the stage, or pasted while it has the focus. */
-export function usePictureDrops({ page, id, selected, add }: Options): void {
+export function usePictureDrops({ page, id, leads, selected, add }: Options): void {
   const store = useEditingStore();
   useEffect(() => {
     if (!page) return;
@@ -89,7 +91,7 @@ export function usePictureDrops({ page, id, selected, add }: Options): void {
       const files = [...(event.clipboardData?.files ?? [])].filter((f) => f.type.startsWith('image/'));
       // Where there are words too, those are meant.
       if (files.length === 0 || event.clipboardData?.types.includes('text/plain')) return;
-      if (event.currentTarget !== page && !(event.target as Element).closest('.stage-room')) return;
+      if (event.currentTarget !== page && !(leads && (event.target as Element).closest('.stage-room'))) return;
       event.preventDefault();
       event.stopPropagation();
       void place(files, selected);
@@ -106,5 +108,5 @@ export function usePictureDrops({ page, id, selected, add }: Options): void {
       page.removeEventListener('paste', onPaste, true);
       document.removeEventListener('paste', onPaste);
     };
-  }, [page, id, selected, store, add]);
+  }, [page, id, leads, selected, store, add]);
 }

@@ -1,5 +1,5 @@
 import { Button, Input, Modal } from 'antd';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { partOf } from '../site/catalogue';
 import { useActions, useEditing, useEditingStore } from '../site/editingContext';
 import { blockOf } from '../site/outline';
@@ -51,7 +51,11 @@ function WordsOfPicture({ id, onDone }: { id: string; onDone: () => void }) {
   const picture = useEditing((e) => e.site.pictures.find((p) => p.id === block?.content[slot ?? '']));
   const [words, setWords] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
-  // It went while it was asked about, in another window.
+  const isGone = !picture;
+  // It went while it was asked about, in another window: the next is asked about.
+  useEffect(() => {
+    if (isGone) onDone();
+  });
   if (!picture) return null;
   const keep = async () => {
     const wrong =

@@ -26,16 +26,17 @@ public sealed record AddPicture(string Item, string Name, string MediaType, stri
     }
 
     public override string Describe(Site site) =>
-        Spot is null ? $"Picture {Name} added" : Blocks.Find(site, Spot.Block) is { } block ? $"{block.Name} · picture {Name}" : $"Picture {Name} added{(Spot.Page is { } page ? BlockEdits.On(site, page) : "")}";
+        Spot is not null && Blocks.Find(site, Spot.Block) is { } block ? $"{block.Name} · picture {Said}" : $"Picture {Said} added{(Spot?.Page is { } page ? BlockEdits.On(site, page) : "")}";
 
-    /// <summary>The name of the file without its ending, as far as it can be a name, and nobody else's.</summary>
+    /// <summary>The name of the file without its ending, as far as it can be a name.</summary>
+    private string Said => Names.Cut(Path.GetFileNameWithoutExtension(Name)) is { Length: > 0 } said ? said : "Picture";
+
+    /// <summary>The same, and nobody else's.</summary>
     private string FreeName(Site site)
     {
-        var said = Names.Cut(Path.GetFileNameWithoutExtension(Name));
-        if (said.Length == 0) said = "Picture";
         var taken = site.Shelf.Select(i => i.Name).ToHashSet(StringComparer.OrdinalIgnoreCase);
-        var free = said;
-        for (var n = 2; taken.Contains(free); n++) free = $"{said} {n}";
+        var free = Said;
+        for (var n = 2; taken.Contains(free); n++) free = $"{Said} {n}";
         return free;
     }
 

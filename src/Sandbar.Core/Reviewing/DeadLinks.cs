@@ -1,3 +1,4 @@
+using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Rendering;
 using Sandbar.Css;
@@ -20,21 +21,21 @@ public static class DeadLinks
         {
             foreach (var dead in In(block, null)) yield return dead;
         }
-        // Items of menus are told of once, at the first place in the frame that shows them.
+        // Items of menus are told of once, at the first place that shows them.
         foreach (var menu in site.Menus)
         {
-            var shown = new[] { site.Frame.Header, site.Frame.Footer }.SelectMany(Blocks.WithInner).FirstOrDefault(b => b.Content.ContainsValue(menu.Id));
-            foreach (var dead in menu.All().Where(_ => shown is not null).Select(i => Dead(shown!.Id, Quoted.Text(i.Label), i.Page, null)).OfType<DeadLink>()) yield return dead;
+            if (Blocks.All(site).FirstOrDefault(b => Shows(b, menu)) is not { } shown) continue;
+            var page = BlockTree.PlaceOf(site, shown.Id)?.Page;
+            foreach (var dead in menu.All().Select(i => Dead(shown.Id, Quoted.Text(i.Label), i.Page, page is null ? null : site.Pages.Get(page))).OfType<DeadLink>()) yield return dead;
         }
         foreach (var page in site.Pages)
         {
             foreach (var dead in page.Sections.SelectMany(s => In(s, page))) yield return dead;
         }
 
-        IEnumerable<DeadLink> In(Block outermost, Page? page)
-        {
-            return PageLinks.In(outermost).Select(l => Dead(l.Block, l.Name, l.To, page)).OfType<DeadLink>();
-        }
+        static bool Shows(Block block, Menu menu) => PartCatalogue.Find(block.Part) is { } part && part.Slots.Any(s => s.Kind == SlotKind.Menu && block.Content.GetValueOrDefault(s.Id) == menu.Id);
+
+        IEnumerable<DeadLink> In(Block outermost, Page? page) => PageLinks.In(outermost).Select(l => Dead(l.Block, l.Name, l.To, page)).OfType<DeadLink>();
 
         DeadLink? Dead(string block, string name, string to, Page? page)
         {
