@@ -35,6 +35,20 @@ public sealed class ArrangingTests : CourseTest
         Assert.DoesNotContain(Browser.Errors(), e => !e.Contains("400", StringComparison.Ordinal));
     }
 
+    /// <summary>Of all pages on the stage it comes to the one that is looked at, and there once.</summary>
+    [Fact]
+    public async Task A_picture_is_pasted_once_however_many_pages_are_on_the_stage()
+    {
+        Open($"pages?page=home&span=pages&selected={Card}");
+        Browser.Until(() => Browser.Run<long>("return document.querySelectorAll('.stage iframe').length") == 6, "every page");
+        Browser.Run<object?>("const held = new DataTransfer(); held.items.add(new File([arguments[0]], 'Sun.svg', { type: 'image/svg+xml' })); const room = document.querySelector('.stage-room'); room.focus(); room.dispatchEvent(new ClipboardEvent('paste', { clipboardData: held, bubbles: true, cancelable: true }))", Sun);
+        Browser.Named("button", "It only decorates").Click();
+        Settled(++Version);
+        var shown = (await Workplace.Server.SiteAsync())["site"]!["pictures"]!.AsArray().Single(p => p!["name"]!.GetValue<string>() == "Sun")!["id"]!.GetValue<string>();
+        Assert.Equal(2, (await Workplace.Server.SiteAsync()).ToJsonString().Split($"\"{shown}\"").Length - 1);
+        Assert.Empty(Browser.Errors());
+    }
+
     [Fact]
     public async Task A_section_is_made_higher_by_its_lower_edge()
     {

@@ -57,6 +57,18 @@ public class MenuEditTests
     }
 
     [Fact]
+    public void A_dead_item_is_told_of_at_the_place_that_shows_its_menu()
+    {
+        // A menu of its own, shown on one page alone; words that only happen to be called like it show nothing.
+        var site = Demo.Site with { Menus = Demo.Site.Menus.Add(new("side", "Side", [new("dead", "Beds", "guide#no-such-place")])) };
+        Assert.DoesNotContain(DeadLinks.Of(site.After(new SetContent(Blocks.All(site).First(b => b.Part == "paragraph").Id, "text", "side"))), d => d.Says.Contains("Beds", StringComparison.Ordinal));
+        var section = site.Pages.Get("contact").Sections[0].Id;
+        var shown = site.After(new AddBlock("side-menu", "menu", "contact", section, 0)).After(new SetContent("side-menu", "menu", "side"));
+        var dead = Assert.Single(DeadLinks.Of(shown), d => d.Says.Contains("Beds", StringComparison.Ordinal));
+        Assert.Equal(("contact", "side-menu"), (dead.Page, dead.Block));
+    }
+
+    [Fact]
     public void A_menu_that_is_not_nested_says_nothing_of_inner_lists()
     {
         Assert.DoesNotContain(MenuRules.Of(Demo.Site), _ => true);
