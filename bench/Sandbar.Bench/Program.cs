@@ -1,6 +1,6 @@
 using Sandbar.Bench;
 
-// Figures are printed, never asserted: dotnet run -c Release --project bench/Sandbar.Bench -- colors | palette | fonts | loop | texts
+// Figures are printed, never asserted: dotnet run -c Release --project bench/Sandbar.Bench -- colors | palette | fonts | loop | pages | texts
 // What is measured the first time is measured built as the program is: dotnet publish bench/Sandbar.Bench -c Release, then
 // artifacts/publish/Sandbar.Bench/release_linux-x64/Sandbar.Bench cost
 switch (args.FirstOrDefault())
@@ -20,6 +20,9 @@ switch (args.FirstOrDefault())
     case "loop":
         await LoopBench.RunAsync();
         return 0;
+    case "pages":
+        await PagesBench.RunAsync();
+        return 0;
     case "texts":
         TextBench.Run();
         return 0;
@@ -27,6 +30,6 @@ switch (args.FirstOrDefault())
         await LargeSiteFile.WriteAsync(args[1]);
         return 0;
     default:
-        Console.Error.WriteLine("Say which: colors, palette, fonts, cost, loop, texts, or large-site FILE for a zip to open and look at.");
+        Console.Error.WriteLine("Say which: colors, palette, fonts, cost, loop, pages, texts, or large-site FILE for a zip to open and look at.");
         return 1;
 }

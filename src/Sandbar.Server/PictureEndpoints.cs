@@ -20,11 +20,12 @@ internal static class PictureEndpoints
     /// <summary>Reads a picture, keeps it, and shows it where it is wanted.</summary>
     /// <param name="name">Of the file.</param>
     /// <param name="block">Id of the block that shows it: one that is there, or a new one; null for none.</param>
+    /// <param name="post">Id of the post it is the picture of; null for none.</param>
     /// <param name="page">Id of the page a new one comes to.</param>
     /// <param name="parent">Id of the block a new one comes into.</param>
     /// <param name="at">Its place there.</param>
     private static async Task<Results<Ok<EditAnswer>, ProblemHttpResult>> AddPictureAsync(
-        string slug, [MaxLength(255)] string name, [MaxLength(100)] string? block, [MaxLength(100)] string? page, [MaxLength(100)] string? parent, int? at,
+        string slug, [MaxLength(255)] string name, [MaxLength(100)] string? block, [MaxLength(100)] string? post, [MaxLength(100)] string? page, [MaxLength(100)] string? parent, int? at,
         long version, [MaxLength(64)] string window, long openedAt, [MaxLength(64)] string gesture, HttpRequest request, OpenSites sites, SiteStore store, CancellationToken cancel)
     {
         if (await sites.FindAsync(slug, cancel) is null) return SiteEndpoints.Missing(slug);
@@ -39,7 +40,7 @@ internal static class PictureEndpoints
         }
         await store.KeepAsync([picture.Asset], cancel);
         var spot = block is null ? null : new PictureSpot(block, page, parent, at ?? int.MaxValue);
-        var edit = new AddPicture(Guid.NewGuid().ToString(), name, picture.Asset.MediaType, picture.Asset.Hash, picture.Width, picture.Height, spot);
+        var edit = new AddPicture(Guid.NewGuid().ToString(), name, picture.Asset.MediaType, picture.Asset.Hash, picture.Width, picture.Height, spot) { Post = post };
         return EditEndpoints.Answer(slug, await sites.EditAsync(slug, new(version, window, openedAt, gesture), edit, cancel), window, openedAt);
     }
 }

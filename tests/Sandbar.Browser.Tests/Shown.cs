@@ -12,7 +12,7 @@ internal static class Shown
     public static void Show(this Sandbar.Tests.Browser browser, Site site, Page? page = null, SheetUse use = SheetUse.Stage)
     {
         var css = StyleSheetText.Generated(StyleSheetRenderer.Render(site), use, i => i.File);
-        var html = PageWriter.Write(site, page ?? site.Pages[0], new(p => "#", i => "data:,", "", MarkBlocks: true));
+        var html = PageWriter.Write(site, page ?? site.Pages[0], new((_, _) => "#", i => "data:,", "", MarkBlocks: true));
         browser.Driver.ExecuteScript(
             "for (const a of [...document.documentElement.attributes]) document.documentElement.removeAttribute(a.name); document.documentElement.innerHTML = arguments[0]; document.documentElement.dataset.scheme = 'day'; const s = document.createElement('style'); s.textContent = arguments[1]; document.head.append(s)",
             html,

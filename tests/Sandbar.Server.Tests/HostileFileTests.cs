@@ -152,7 +152,7 @@ public class HostileFileTests
         _ = SiteView.Of(new(new(site, 0, []), sheet));
         _ = ContrastPairs.Of(site, CancellationToken.None);
         _ = SilencedSettings.Of(site, sheet, CancellationToken.None);
-        _ = Specimen.Write(site, new(p => p.Slug, i => i.File, "", true));
+        _ = Specimen.Write(site, new((p, _) => p.Slug, i => i.File, "", true));
         foreach (var file in SiteRelease.Files(site).Where(f => f.Text is not null))
         {
             if (file.Path != SiteRelease.StyleSheetPath) Assert.DoesNotContain("<script", file.Text, StringComparison.OrdinalIgnoreCase);

@@ -1,6 +1,7 @@
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Samples.Pellwyn;
 using Sandbar.Core.Starting;
 
 namespace Sandbar.Tests;
@@ -9,6 +10,8 @@ namespace Sandbar.Tests;
 public static class LargeSite
 {
     public const string Slug = "everything-in-plenty";
+
+    public const string ManyPagesSlug = "many-pages";
 
     private const int Colors = 20, Gradients = 40, Pages = 12, ExtraStyles = 7, ExtraBorders = 19, ExtraEdges = 16, NameLength = 40;
 
@@ -40,6 +43,23 @@ public static class LargeSite
                 Menus = [site.Menus[0] with { Items = [.. site.Menus[0].Items, .. Enumerable.Range(2, Pages - 1).Select(n => new MenuItem($"item-{n}", Named("A page", n), $"page-{n}"))] }],
             },
         };
+    }
+
+    /// <summary>The demo site with many pages, each of the sections of its first one over and over.</summary>
+    /// <param name="blocks">As many as stand on a page at least.</param>
+    public static SiteWithAssets ManyPages(int pages, int blocks)
+    {
+        var demo = PellwynSample.Create();
+        var home = demo.Site.Pages[0];
+        return demo with { Site = demo.Site with { Name = "Many pages", Slug = ManyPagesSlug, Pages = [.. demo.Site.Pages, .. Enumerable.Range(0, pages - demo.Site.Pages.Length).Select(Page)] } };
+
+        Page Page(int n)
+        {
+            var sections = new List<Block>();
+            for (var count = 0; count < blocks; count += Blocks.WithInner(sections[^1]).Count())
+                sections.Add(Renamed(home.Sections[sections.Count % home.Sections.Length], n * 100 + sections.Count));
+            return home with { Id = $"page-{n}", Name = $"Page {n}", Slug = $"page-{n}", Title = $"Page {n}", Sections = [.. sections] };
+        }
     }
 
     private static BaseColor Color(int n) => new($"color-{n}", Named("A colour between others", n), $"color-{n}", new FixedColorValue($"oklch({0.3 + n * 0.03:0.00} 0.1 {n * 23 % 360})"));

@@ -41,7 +41,7 @@ internal static class RandomEdits
             (Edit)new AddFontFile(family, name, $"own-{item}", new string('a', 64), weight, weight, italic, Letters, replaces)),
         Gen.Select(Among("own", "fraunces", "figtree"), Gen.Int[0, 2], (family, item) => (Edit)new RemoveFontFile(family, $"own-{item}")),
         Gen.Select(Among("lift", "gone"), Among("12", "40px", "-3", "1e9", "lift"), (id, height) => (Edit)new RaiseShadow(id, height)),
-        Arranged(), Paged(), OwnValues(), Written(), Pictured(),
+        Arranged(), Paged(), OwnValues(), Written(), Pictured(), Posted(),
         Things(), AddedThings(), MovedThings(), RemovedThings(),
         Gen.Select(Among([.. Blocks.All(Demo.Site)]), Gen.Int[0, 5], Among("", "home", "Words *of* a [kind](home)", "no", "- a\n  - b", "beet"), (block, slot, text) =>
             (Edit)new SetContent(block.Id, PartCatalogue.Get(block.Part).Slots.Select(s => s.Id).ElementAtOrDefault(slot) ?? "none", text)),
@@ -96,7 +96,25 @@ internal static class RandomEdits
     private static Gen<Edit> Pictured() => Gen.Select(
         Among("shot-1", "shot-2", "gone me"), Among("reeds.png", "", "a\nb.svg", "Pump house.jpg"), Among("image/png", "image/svg+xml", "image/gif"), Gen.Int[0, 4000],
         Gen.Select(Among([.. Blocks.All(Demo.Site).Select(b => b.Id), "new-1"]), Among<string?>("home", "gone", null), Among<string?>([null, .. Blocks.All(Demo.Site).Select(b => b.Id)]), Gen.Int[0, 9], Gen.Int[0, 3]),
-        (item, name, mediaType, size, spot) => (Edit)new AddPicture(item, name, mediaType, new string(size % 2 == 0 ? 'b' : 'c', 64), size, 300, spot.Item5 == 0 ? null : new(spot.Item1, spot.Item2, spot.Item3, spot.Item4)));
+        (item, name, mediaType, size, spot) => (Edit)new AddPicture(item, name, mediaType, new string(size % 2 == 0 ? 'b' : 'c', 64), size, 300, spot.Item5 == 0 ? null : new(spot.Item1, spot.Item2, spot.Item3, spot.Item4)) { Post = size % 7 == 0 ? "frost" : null });
+
+    /// <summary>Posts and categories, with blocks that list them.</summary>
+    private static Gen<Edit> Posted()
+    {
+        var posts = Among("frost", "lantern", "post-1", "post-2", "gone");
+        var categories = Among("season", "seeds", "kind-1", "gone");
+        var texts = Among("", "Words *of* a [kind](guide)", "season", "kind-1", "squash", "26 November 2026", "1.2.2027", "guide#sowing", "https://seeds.example", "javascript:x", "a\nb", "none");
+        return Gen.OneOf(
+            Gen.Select(Gen.Int[1, 2], Among("News", "", new string('x', 2000)), Among("2026-11-26", "2 Nov 2026", "yesterday"), (n, title, date) => (Edit)new AddPost($"post-{n}", title, date)),
+            Gen.Select(posts, Gen.Enum<PostField>(), texts, (post, field, text) => (Edit)new SetPost(post, field, text)),
+            posts.Select(post => (Edit)new RemovePost(post)),
+            Gen.Select(Among("kind-1", "season"), Among("Kinds", "Season", ""), (id, name) => (Edit)new AddCategory(id, name)),
+            Gen.Select(categories, Among<string?>(null, "Kinds", "season", ""), Among<string?>(null, "", "home", "gone", "javascript:x"), (id, name, to) => (Edit)new SetCategory(id, name, to)),
+            Gen.Select(categories, Gen.Int[-1, 4], (id, to) => (Edit)new MoveCategory(id, to)),
+            categories.Select(id => (Edit)new RemoveCategory(id)),
+            Gen.Select(Gen.Int[1, 3], Among("posts", "categories", "paging"), (n, part) => (Edit)new AddBlock($"new-{n}", part, "home", "home-opening", 0)),
+            Gen.Select(Gen.Int[1, 3], Among(("category", "season"), ("category", "kind-1"), ("most", "1"), ("most", "2"), ("beyond", "further"), ("beyond", ""), ("text", "hidden"), ("older", "Older")), (n, held) => (Edit)new SetContent($"new-{n}", held.Item1, held.Item2)));
+    }
 
     private static Gen<Edit> Paged()
     {

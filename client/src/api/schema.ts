@@ -796,6 +796,13 @@ export interface components {
                 };
             };
         };
+        CategoryView: {
+            id: string;
+            name: string;
+            to: string;
+            /** Format: int32 */
+            posts: number;
+        };
         CellView: {
             property: string;
             state: components["schemas"]["State"];
@@ -896,7 +903,7 @@ export interface components {
             shadows: components["schemas"]["ShadowView"][];
             easings: components["schemas"]["EasingView"][];
         };
-        Edit: components["schemas"]["EditAddArrangement"] | components["schemas"]["EditAddBlock"] | components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddPage"] | components["schemas"]["EditAddPicture"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditChangePart"] | components["schemas"]["EditCopyOwn"] | components["schemas"]["EditCutLoose"] | components["schemas"]["EditDropAside"] | components["schemas"]["EditDropOwn"] | components["schemas"]["EditDropOwnEverywhere"] | components["schemas"]["EditDuplicateBlock"] | components["schemas"]["EditJoinContent"] | components["schemas"]["EditLinesToList"] | components["schemas"]["EditListToLines"] | components["schemas"]["EditMoveBlocks"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMovePage"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditOwnToLook"] | components["schemas"]["EditPasteContent"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditPromoteOwn"] | components["schemas"]["EditPutBlockBack"] | components["schemas"]["EditPutPageBack"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRemoveBlock"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemovePage"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlock"] | components["schemas"]["EditSetBlockAside"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetOwn"] | components["schemas"]["EditSetPage"] | components["schemas"]["EditSetPageAside"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditShareBlock"] | components["schemas"]["EditSplitContent"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditUnwrapBlock"] | components["schemas"]["EditWrapBlocks"] | components["schemas"]["EditWriteContent"];
+        Edit: components["schemas"]["EditAddArrangement"] | components["schemas"]["EditAddBlock"] | components["schemas"]["EditAddCategory"] | components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddPage"] | components["schemas"]["EditAddPicture"] | components["schemas"]["EditAddPost"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditChangePart"] | components["schemas"]["EditCopyOwn"] | components["schemas"]["EditCutLoose"] | components["schemas"]["EditDropAside"] | components["schemas"]["EditDropOwn"] | components["schemas"]["EditDropOwnEverywhere"] | components["schemas"]["EditDuplicateBlock"] | components["schemas"]["EditJoinContent"] | components["schemas"]["EditLinesToList"] | components["schemas"]["EditListToLines"] | components["schemas"]["EditMoveBlocks"] | components["schemas"]["EditMoveCategory"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMovePage"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditOwnToLook"] | components["schemas"]["EditPasteContent"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditPromoteOwn"] | components["schemas"]["EditPutBlockBack"] | components["schemas"]["EditPutPageBack"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRemoveBlock"] | components["schemas"]["EditRemoveCategory"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemovePage"] | components["schemas"]["EditRemovePost"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlock"] | components["schemas"]["EditSetBlockAside"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCategory"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetOwn"] | components["schemas"]["EditSetPage"] | components["schemas"]["EditSetPageAside"] | components["schemas"]["EditSetPost"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditShareBlock"] | components["schemas"]["EditSplitContent"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditUnwrapBlock"] | components["schemas"]["EditWrapBlocks"] | components["schemas"]["EditWriteContent"];
         EditAddArrangement: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -921,6 +928,15 @@ export interface components {
             parent: null | string;
             /** Format: int32 */
             at: number;
+        };
+        EditAddCategory: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "addCategory";
+            category: string;
+            name: string;
         };
         EditAddColors: {
             /**
@@ -986,6 +1002,17 @@ export interface components {
             /** Format: int32 */
             height: number;
             spot: null | components["schemas"]["PictureSpot"];
+            post?: null | string;
+        };
+        EditAddPost: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "addPost";
+            post: string;
+            title: string;
+            date: string;
         };
         EditAddThing: {
             /**
@@ -1130,6 +1157,16 @@ export interface components {
             /** Format: int32 */
             at: number;
         };
+        EditMoveCategory: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "moveCategory";
+            category: string;
+            /** Format: int32 */
+            to: number;
+        };
         EditMoveMenuItem: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -1240,6 +1277,14 @@ export interface components {
             kind: "removeBlock";
             block: string;
         };
+        EditRemoveCategory: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "removeCategory";
+            category: string;
+        };
         EditRemoveFontFile: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -1265,6 +1310,14 @@ export interface components {
              */
             kind: "removePage";
             page: string;
+        };
+        EditRemovePost: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "removePost";
+            post: string;
         };
         EditRemoveThing: {
             /**
@@ -1339,6 +1392,16 @@ export interface components {
             kind: "setBlockScheme";
             block: string;
             scheme: null | string;
+        };
+        EditSetCategory: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setCategory";
+            category: string;
+            name: null | string;
+            to: null | string;
         };
         EditSetCell: {
             /**
@@ -1441,6 +1504,16 @@ export interface components {
              */
             kind: "setPageAside";
             page: string;
+        };
+        EditSetPost: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "setPost";
+            post: string;
+            field: components["schemas"]["PostField"];
+            text: string;
         };
         EditSetThing: {
             /**
@@ -1966,6 +2039,18 @@ export interface components {
             p3: number[];
             lines: components["schemas"]["ContrastLine"][];
         };
+        /** @enum {unknown} */
+        PostField: "title" | "date" | "text" | "category" | "picture" | "pictureInWords" | "to";
+        PostView: {
+            id: string;
+            title: string;
+            day: string;
+            text: string;
+            category: null | string;
+            picture: null | string;
+            pictureInWords: string;
+            to: string;
+        };
         Problem: {
             path: string;
             message: string;
@@ -2134,6 +2219,8 @@ export interface components {
             edges: components["schemas"]["EdgesView"];
             frame: components["schemas"]["FrameView"];
             menus: components["schemas"]["MenuView"][];
+            posts: components["schemas"]["PostView"][];
+            categories: components["schemas"]["CategoryView"][];
             pictures: components["schemas"]["PictureView"][];
             looks: components["schemas"]["LookView"][];
             parts: components["schemas"]["PartUseView"][];
@@ -2152,7 +2239,7 @@ export interface components {
             rem: number;
         };
         /** @enum {unknown} */
-        SlotKind: "text" | "spoken" | "link" | "picture" | "menu" | "list" | "table" | "choice";
+        SlotKind: "text" | "spoken" | "link" | "picture" | "menu" | "list" | "table" | "choice" | "category";
         SlotView: {
             id: string;
             name: string;
@@ -3568,6 +3655,7 @@ export interface operations {
             query: {
                 name: string;
                 block?: string;
+                post?: string;
                 page?: string;
                 parent?: string;
                 at?: number;

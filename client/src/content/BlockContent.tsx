@@ -5,12 +5,11 @@ import type { Edit, LookView, Schemas } from '../api/client';
 import { looksOf, partOf } from '../site/catalogue';
 import { useActions, useEditing } from '../site/editingContext';
 import { LinkField } from '../values/LinkField';
+import { PictureField } from '../values/PictureField';
 import { ValueCell } from '../values/ValueCell';
 import { useTriedChoice } from '../values/useTriedChoice';
 import { useTypedText } from '../values/useTypedText';
-import { FileButton } from '../ui/FileButton';
 import { Problem } from '../ui/Problem';
-import { PICTURES, usePictures } from '../values/usePictures';
 import './BlockContent.css';
 
 type Block = Schemas['BlockView'];
@@ -96,7 +95,7 @@ function SlotValue({ block, slot, label }: { block: Block; slot: Slot; label: st
     case 'link':
       return <LinkChoice label={label} held={held} edit={edit} />;
     case 'picture':
-      return <PictureChoice block={block.id} isRequired={slot.required} label={label} held={held} edit={edit} />;
+      return <PictureField spot={{ block: block.id }} isRequired={slot.required} label={label} held={held} edit={edit} />;
     default:
       return <Choice slot={slot} label={label} held={held} edit={edit} />;
   }
@@ -149,47 +148,16 @@ function LinkChoice({ label, held, edit }: ValueProps) {
   );
 }
 
-/** A picture of the shelf, or a file that comes onto it. */
-function PictureChoice({ block, isRequired, label, held, edit }: ValueProps & { block: string; isRequired: boolean }) {
-  const pictures = useEditing((e) => e.site.pictures);
-  const { add, ask, reading, asking } = usePictures();
-  const [problem, setProblem] = useState<string | null>(null);
-  const tried = useTriedChoice(edit, () => ask(block));
-  const none = isRequired && held ? [] : [{ value: '', label: isRequired ? 'none yet' : 'none' }];
-  return (
-    <>
-      <div className="picture-choice">
-        <Select
-          aria-label={label}
-          variant="borderless"
-          className="value-choice"
-          showSearch={{ optionFilterProp: 'label' }}
-          value={held}
-          options={[...none, ...pictures.map((p) => ({ value: p.id, label: p.name }))]}
-          {...tried}
-        />
-        <FileButton
-          label="Add a file"
-          kinds="PNG, JPEG, WebP or SVG"
-          accept={PICTURES}
-          busy={reading !== null}
-          one
-          onFiles={([file]) => void (file && add(file, { block }, true).then(setProblem))}
-        />
-      </div>
-      <Problem text={problem} />
-      {asking}
-    </>
-  );
-}
-
-/** A menu or a word. */
+/** A menu, a category of posts, or a word. */
 function Choice({ slot, label, held, edit }: ValueProps & { slot: Slot }) {
   const tried = useTriedChoice(edit);
   const menus = useEditing((e) => e.site.menus);
+  const categories = useEditing((e) => e.site.categories);
   const among =
-    slot.kind === 'menu' ? menus.map((m) => ({ value: m.id, label: m.name })) : slot.words.map((w) => ({ value: w.code, label: w.label }));
-  const options = slot.required || slot.kind === 'choice' ? among : [{ value: '', label: 'none' }, ...among];
+    slot.kind === 'choice'
+      ? slot.words.map((w) => ({ value: w.code, label: w.label }))
+      : (slot.kind === 'menu' ? menus : categories).map((m) => ({ value: m.id, label: m.name }));
+  const options = slot.required || slot.kind === 'choice' ? among : [{ value: '', label: slot.kind === 'menu' ? 'none' : 'all' }, ...among];
   return (
     <Select
       aria-label={label}

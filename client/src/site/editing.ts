@@ -3,7 +3,7 @@ import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import type { CatalogueView, Edit, HistoryView, RequestFailed, SiteView, TrialAnswer } from '../api/client';
 import { withChanges } from './changes';
 import { openLive, type Live } from './live';
-import { requestsOf, type EditAnswer, type OpenedSite, type PictureSpot } from './requests';
+import { requestsOf, type EditAnswer, type OpenedSite, type PictureSpot, type PostSpot } from './requests';
 import { changedSheet, withText, type Sheet } from './sheet';
 import { createTrials } from './trials';
 import { createTyping, type TypedPlaces, type Typing } from './typing';
@@ -49,7 +49,7 @@ export interface Editing {
   /** Adds a font file to a family, or to the one that fits; resolves to what is wrong with it, or the family's id. */
   addFont: (file: File, family: string | null, replaces: string | null) => Promise<{ wrong: string } | { family: string }>;
   /** Puts a picture on the shelf and shows it; resolves to what is wrong with it, or null. */
-  addPicture: (file: File, spot: PictureSpot | null, making?: Pick<Making, 'saidAtItsPlace'>) => Promise<string | null>;
+  addPicture: (file: File, spot: PictureSpot | PostSpot | null, making?: Pick<Making, 'saidAtItsPlace'>) => Promise<string | null>;
   /** Goes back to a snapshot as one edit. */
   bringBack: (snapshot: string) => Promise<string | null>;
   /** Tells the designer what could not be done. */

@@ -12,6 +12,11 @@ export interface PictureSpot {
   at?: number;
 }
 
+/** A post whose picture it is. */
+export interface PostSpot {
+  post: string;
+}
+
 /** What is asked of the server about one site. */
 export function requestsOf(slug: string, openedAt?: number) {
   const path = { slug };
@@ -50,7 +55,7 @@ export function requestsOf(slug: string, openedAt?: number) {
           headers: { 'Content-Type': 'application/octet-stream' },
         }),
       ),
-    addPicture: (version: number, file: File, spot: PictureSpot | null) =>
+    addPicture: (version: number, file: File, spot: PictureSpot | PostSpot | null) =>
       answered(
         api.POST('/api/sites/{slug}/pictures', {
           params: { path, query: { ...from(version, newGesture()), name: file.name, ...spot } },

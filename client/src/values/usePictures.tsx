@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { partOf } from '../site/catalogue';
 import { useActions, useEditing, useEditingStore } from '../site/editingContext';
 import { blockOf } from '../site/outline';
-import type { PictureSpot } from '../site/requests';
+import type { PictureSpot, PostSpot } from '../site/requests';
 import { Problem } from '../ui/Problem';
 import './usePictures.css';
 
@@ -31,11 +31,11 @@ export function usePictures() {
     /** The name of the file that is being read. */
     reading,
     /** A file from elsewhere; resolves to what is wrong with it. */
-    add: async (file: File, spot: PictureSpot, saidAtItsPlace = false): Promise<string | null> => {
+    add: async (file: File, spot: PictureSpot | PostSpot, saidAtItsPlace = false): Promise<string | null> => {
       setReading(file.name);
       const wrong = await addPicture(file, spot, { saidAtItsPlace });
       setReading(null);
-      if (wrong === null) ask(spot.block);
+      if (wrong === null && 'block' in spot) ask(spot.block);
       return wrong;
     },
     ask,

@@ -54,6 +54,7 @@ public static class Arrangements
             Heading(2), Columns("thirds", [.. Enumerable.Repeat(new Planned("figure", "standard"), 6)]))),
         new("sign-up", "Sign-up", "one line and a field to leave an address in", Section("raised",
             Heading(2), Text("lead"), new("form", "standard", new("form-field", "standard"), Button("filled")))),
+        new("news", "News", "a heading over the newest posts", Section("standard", Heading(2), new("posts", "cards"))),
     ];
 
     public static Arrangement? Find(string id) => All.FirstOrDefault(a => a.Id == id);

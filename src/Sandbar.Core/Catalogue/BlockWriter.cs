@@ -42,6 +42,16 @@ public abstract class BlockWriter
     /// <summary>A label, its field and what helps to fill it in.</summary>
     public abstract void Field(string label, string kind, string hint, string choices, string off);
 
+    /// <summary>The newest posts, each in a piece of its own.</summary>
+    /// <param name="heading">The element of their titles.</param>
+    public abstract void Posts(string heading);
+
+    /// <summary>The categories of posts.</summary>
+    public abstract void Categories(string labelSlot, string countSlot);
+
+    /// <summary>What leads to the further pages of the posts on this one.</summary>
+    public abstract void Paging(string newerSlot, string olderSlot, string labelSlot);
+
     /// <summary>The blocks inside.</summary>
     public abstract void Blocks();
 }

@@ -39,12 +39,20 @@ public enum SlotKind
 
     /// <summary>One of <see cref="Slot.Words"/>; the first where nothing is chosen.</summary>
     Choice,
+
+    /// <summary>A category of posts, by id; all of them where there is none.</summary>
+    Category,
 }
 
 /// <param name="Required">Whether a block without it is not shown.</param>
 /// <param name="Sample">What it holds on the specimen page; menus and pictures take the first there is.</param>
 public sealed record Slot(string Id, string Name, SlotKind Kind, bool Required = false, string Sample = "")
 {
+    public const string Hidden = "hidden";
+
+    /// <summary>A choice of whether a piece of the part is shown.</summary>
+    public static Slot Shows(string piece, string name) => new(piece, name, SlotKind.Choice) { Words = [new("shown", ""), new(Hidden, "")] };
+
     /// <summary>What a choice can be; the first where nothing is chosen.</summary>
     public ImmutableArray<Word> Words { get; init; } = [];
 }
@@ -69,6 +77,7 @@ public enum PartGroup
     Action,
     Card,
     Media,
+    Posts,
     Form,
 }
 

@@ -41,6 +41,7 @@ public static class Standing
         PartGroup.Media => "pictures",
         PartGroup.Form => "form fields",
         PartGroup.Card => "cards",
+        PartGroup.Posts => "posts",
         PartGroup.Arrangement => "groups and columns",
         _ => "menus",
     };

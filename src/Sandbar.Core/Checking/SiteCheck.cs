@@ -34,6 +34,7 @@ public static class SiteCheck
         foreach (var problem in FoundationCheck.Problems(site)) yield return problem;
         foreach (var problem in LookCheck.Problems(site)) yield return problem;
         foreach (var problem in new PageCheck(site).Problems()) yield return problem;
+        foreach (var problem in PostCheck.Problems(site)) yield return problem;
         foreach (var problem in ShelfCheck.Problems(site)) yield return problem;
     }
 }

@@ -5,7 +5,7 @@ namespace Sandbar.Core.Design;
 /// <summary>The header and footer every page wears.</summary>
 public sealed record Frame(Block Header, Block Footer) : INode;
 
-/// <param name="Slug">Its address: <c>SLUG.html</c>; the first page is <c>index.html</c>.</param>
+/// <param name="Slug">Its address: <c>SLUG.html</c>; that of the first page is <c>index</c>.</param>
 /// <param name="Scheme">Id of the scheme it carries.</param>
 public sealed record Page(string Id, string Name, string Slug, string Title, string Description, string Scheme, ImmutableArray<Block> Sections) : IListed;
 

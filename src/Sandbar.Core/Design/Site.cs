@@ -41,6 +41,11 @@ public sealed record Site(
     public MotionFoundation Motion { get; init; } = new([]);
 
     public Aside Aside { get; init; } = Aside.Nothing;
+
+    /// <summary>In the order they were added, the newest first; lists sort them by their day.</summary>
+    public ImmutableArray<Post> Posts { get; init; } = [];
+
+    public ImmutableArray<Category> Categories { get; init; } = [];
 }
 
 /// <summary>One look of a part: values by property, state and break.</summary>

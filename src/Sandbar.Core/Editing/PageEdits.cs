@@ -60,6 +60,7 @@ public sealed record SetPage(string Page, PageField Field, string Text) : Edit
         var problem = Field switch
         {
             PageField.Name => Names.Check(text, others.Select(p => p.Name), "/text"),
+            PageField.Address when page == site.Pages[0] && text != PageEdits.First => new Problem("/text", $"Visitors come to the first page: it is {PageEdits.First}.html. Move another before it to give it an address of its own."),
             PageField.Address => !Names.IsSlug(text) ? new Problem("/text", "The address of a page is lower-case letters, digits and hyphens, and begins with a letter.")
                 : others.FirstOrDefault(p => p.Slug.Equals(text, StringComparison.OrdinalIgnoreCase)) is { } taken ? new Problem("/text", $"{taken.Name} has this address. Choose another.") : null,
             PageField.Scheme => site.Palette.Schemes.Find(text) is null ? new Problem("/text", "This scheme is no longer there.") : null,
@@ -94,7 +95,7 @@ public sealed record MovePage(string Page, int To) : Edit
     protected override Outcome Change(Site site)
     {
         if (site.Pages.Find(Page) is not { } page) return PageEdits.Gone;
-        return To < 0 || To >= site.Pages.Length ? new Problem("/to", $"There are {site.Pages.Length} places.") : site with { Pages = site.Pages.Remove(page).Insert(To, page) };
+        return To < 0 || To >= site.Pages.Length ? new Problem("/to", $"There are {site.Pages.Length} places.") : PageEdits.Indexed(site with { Pages = site.Pages.Remove(page).Insert(To, page) });
     }
 
     public override string Describe(Site site) => $"Page {PageEdits.Name(site, Page)} moved";
@@ -106,7 +107,7 @@ public sealed record RemovePage(string Page) : Edit
     protected override Outcome Change(Site site)
     {
         if (site.Pages.Find(Page) is { } page)
-            return site.Pages.Length == 1 ? new Problem("/page", "The last page stays.") : PageEdits.WithoutItems(site with { Pages = site.Pages.Remove(page) }, Page);
+            return site.Pages.Length == 1 ? new Problem("/page", "The last page stays.") : PageEdits.WithoutItems(PageEdits.Indexed(site with { Pages = site.Pages.Remove(page) }), Page);
         return site.Aside.Pages.Find(Page) is { } aside ? PageEdits.WithoutItems(site with { Aside = site.Aside with { Pages = site.Aside.Pages.Remove(aside) } }, Page) : PageEdits.Gone;
     }
 
@@ -120,7 +121,7 @@ public sealed record SetPageAside(string Page) : Edit
     {
         if (site.Pages.Find(Page) is not { } page) return PageEdits.Gone;
         if (site.Pages.Length == 1) return new Problem("/page", "The last page stays.");
-        return site with { Pages = site.Pages.Remove(page), Aside = site.Aside with { Pages = site.Aside.Pages.Add(page) } };
+        return PageEdits.Indexed(site with { Pages = site.Pages.Remove(page), Aside = site.Aside with { Pages = site.Aside.Pages.Add(page) } });
     }
 
     public override string Describe(Site site) => $"Page {PageEdits.Name(site, Page)} set aside";
@@ -146,12 +147,26 @@ internal static class PageEdits
 {
     public const int Most = 400;
 
+    /// <summary>Address of the page that visitors come to: the file a server gives where none is asked for.</summary>
+    public const string First = "index";
+
     public static readonly Problem Gone = new("/page", "This page is no longer there.");
 
     /// <summary>The pages there are, and those set aside.</summary>
     public static IEnumerable<Page> All(Site site) => site.Pages.Concat(site.Aside.Pages);
 
     public static string Name(Site site, string page) => All(site).FirstOrDefault(p => p.Id == page)?.Name ?? "page";
+
+    /// <summary>The site with its first page where visitors come to, and every other at an address of its own.</summary>
+    public static Site Indexed(Site site)
+    {
+        if (site.Pages[0].Slug == First) return site;
+        // Who had the address goes by its name, also where it was set aside.
+        site = site with { Pages = site.Pages.Each(Elsewhere), Aside = site.Aside with { Pages = site.Aside.Pages.Each(Elsewhere) } };
+        return site with { Pages = site.Pages.SetItem(0, site.Pages[0] with { Slug = First }) };
+
+        Page Elsewhere(Page page) => page.Slug != First ? page : page with { Slug = Names.FreeSlug(page.Name, All(site).Select(p => p.Slug)) };
+    }
 
     /// <summary>The menus without the items that lead to a page or into it. What stood under such an item takes its place.</summary>
     public static Site WithoutItems(Site site, string page)

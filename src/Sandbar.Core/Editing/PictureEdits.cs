@@ -11,6 +11,9 @@ namespace Sandbar.Core.Editing;
 /// <param name="Spot">Where it is shown; null for nowhere yet.</param>
 public sealed record AddPicture(string Item, string Name, string MediaType, string Hash, int Width, int Height, PictureSpot? Spot) : Edit
 {
+    /// <summary>Id of the post it is the picture of; null for none.</summary>
+    public string? Post { get; init; }
+
     protected override Outcome Change(Site site)
     {
         var item = site.Shelf.FirstOrDefault(i => i.Hash == Hash && i.Width > 0);
@@ -22,6 +25,7 @@ public sealed record AddPicture(string Item, string Name, string MediaType, stri
             site = site with { Shelf = site.Shelf.Add(item) };
             if (ShelfCheck.Problems(site).FirstOrDefault() is { } problem) return problem;
         }
+        if (Post is not null) return new SetPost(Post, PostField.Picture, item.Id).Apply(site);
         return Spot is null ? site : Spot.Show(site, item);
     }
 

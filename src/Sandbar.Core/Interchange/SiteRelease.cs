@@ -16,10 +16,14 @@ public static class SiteRelease
     public const string StyleSheetPath = "site.css";
 
     private static readonly Surroundings Static = new(
-        page => $"{page.Slug}.html",
+        PathOf,
         item => item.File,
         $"    <link rel=\"stylesheet\" href=\"{StyleSheetPath}\">\n",
         MarkBlocks: false);
+
+    /// <summary>The file of a page. Those that its lists of posts go on to are told by what no address of a page holds.</summary>
+    /// <param name="turn">Which of these, from 1.</param>
+    public static string PathOf(Page page, int turn) => turn == 1 ? $"{page.Slug}.html" : $"{page.Slug}_{turn}.html";
 
     /// <summary>The stylesheet as it is published.</summary>
     public static string StyleSheet(Site site) => StyleSheet(StyleSheetRenderer.Render(site));
@@ -32,7 +36,11 @@ public static class SiteRelease
     {
         var sheet = StyleSheetRenderer.Render(site);
         yield return new(StyleSheetPath, StyleSheet(sheet), null);
-        foreach (var page in site.Pages) yield return new($"{page.Slug}.html", PageWriter.Write(site, page, Static with { Head = Preloads(site, page) + Static.Head }), null);
+        foreach (var page in site.Pages)
+        {
+            var around = Static with { Head = Preloads(site, page) + Static.Head };
+            for (var turn = 1; turn <= PostLists.Turns(site, page); turn++) yield return new(PathOf(page, turn), PageWriter.Write(site, page, around, turn), null);
+        }
         // Of fonts only what pages can need.
         foreach (var item in site.Shelf.Where(i => i.MediaType != FamilyKind.FontType).Concat(sheet.Fonts.Select(f => f.Item)).Distinct()) yield return new(item.File, null, item.Hash);
         foreach (var (name, text) in FontLicences.Of(site, [.. sheet.Fonts.Select(f => f.Item)])) yield return new($"fonts/licences/{name}.txt", text, null);

@@ -33,7 +33,7 @@ public sealed partial record Snippet(string Html, string Css, ImmutableArray<She
     public static Snippet Of(Site site, Block block, bool resolved)
     {
         var page = BlockTree.PlaceOf(site, block.Id)?.Page is { } id ? site.Pages.Get(id) : site.Pages[0];
-        var surroundings = new Surroundings(p => $"{p.Slug}.html", i => i.File, "", MarkBlocks: true);
+        var surroundings = new Surroundings(SiteRelease.PathOf, i => i.File, "", MarkBlocks: true);
         // What it stands in, with nothing else in it.
         var (chain, scheme) = (block, block.Scheme);
         foreach (var outer in BlockTree.Around(site, block.Id))

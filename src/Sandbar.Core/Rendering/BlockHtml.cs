@@ -62,10 +62,16 @@ internal sealed class BlockHtml(PageWriter page, Block block, Part part) : Block
             page.Html.Element("span", [("class", "picture-missing"), .. page.SlotMark(slot)], () => page.Html.Text(missing.Name), isPhrase: true);
             return;
         }
-        if (!Has(slot) || page.Site.Shelf.Find(block.Content[slot]) is not { } item) return;
-        var attributes = new List<(string, string)> { ("src", page.Asset(item)), ("alt", Plain(altSlot)) };
+        if (Has(slot)) Picture(block.Content[slot], Plain(altSlot), cssClass, page.SlotMark(slot));
+    }
+
+    /// <summary>A picture of the shelf; nothing where it is not there.</summary>
+    public void Picture(string id, string inWords, string? cssClass, IEnumerable<(string Name, string Value)> marks)
+    {
+        if (page.Site.Shelf.Find(id) is not { } item) return;
+        var attributes = new List<(string, string)> { ("src", page.Asset(item)), ("alt", inWords) };
         if (cssClass is not null) attributes.Insert(0, ("class", cssClass));
-        attributes.AddRange(page.SlotMark(slot));
+        attributes.AddRange(marks);
         if (item.Width > 0)
         {
             attributes.Add(("width", item.Width.ToString(CultureInfo.InvariantCulture)));
@@ -82,11 +88,23 @@ internal sealed class BlockHtml(PageWriter page, Block block, Part part) : Block
 
     public override void Field(string label, string kind, string hint, string choices, string off) => FieldHtml.Write(this, label, kind, hint, choices, off);
 
+    public override void Posts(string heading) => PostsHtml.Write(this, heading);
+
+    public override void Categories(string labelSlot, string countSlot) => CategoriesHtml.Write(this, labelSlot, countSlot);
+
+    public override void Paging(string newerSlot, string olderSlot, string labelSlot) => PagingHtml.Write(this, newerSlot, olderSlot, labelSlot);
+
     public override void Blocks()
     {
         foreach (var inner in block.Blocks) page.Write(inner);
         // What only holds others would be nothing to see.
-        if (block.Blocks.IsEmpty && page.ShowsEmpty && part.Slots.IsEmpty) page.Html.Element("p", [("class", "nothing-yet")], () => page.Html.Text($"{part.Name}: nothing in it yet"), isPhrase: true);
+        if (block.Blocks.IsEmpty && part.Slots.IsEmpty) NothingYet("nothing in it yet");
+    }
+
+    /// <summary>On stage, what is said in place of what would be nothing to see.</summary>
+    public void NothingYet(string says)
+    {
+        if (page.ShowsEmpty) page.Html.Element("p", [("class", "nothing-yet")], () => page.Html.Text($"{part.Name}: {says}"), isPhrase: true);
     }
 
     private Slot? Missing(string slot) => Empty.FirstOrDefault(s => s.Id == slot);
@@ -106,5 +124,5 @@ internal sealed class BlockHtml(PageWriter page, Block block, Part part) : Block
         return string.Join(' ', classes);
     }
 
-    private static bool IsPhrase(string tag) => tag is "a" or "button" or "p" or "h1" or "h2" or "h3" or "h4" or "h5" or "h6" or "figcaption";
+    private static bool IsPhrase(string tag) => tag is "a" or "button" or "p" or "h1" or "h2" or "h3" or "h4" or "h5" or "h6" or "figcaption" or "span" or "time";
 }

@@ -20,7 +20,7 @@ public sealed record SectionOrder(string Page, ImmutableArray<string> Sections);
 /// <summary>What of the pages' HTML differs from one site to another.</summary>
 public static class PageChanges
 {
-    private static readonly Surroundings Anywhere = new(page => page.Slug, item => item.Hash, Head: "", MarkBlocks: true) { ShowEmpty = true };
+    private static readonly Surroundings Anywhere = new((page, turn) => $"{page.Slug} {turn}", item => item.Hash, Head: "", MarkBlocks: true) { ShowEmpty = true };
 
     private static readonly ConditionalWeakTable<Page, Marked> Marks = [];
 
@@ -32,6 +32,7 @@ public static class PageChanges
     public static IEnumerable<BlockChange> Between(Site before, Site after, IEnumerable<string> pages, Surroundings surroundings)
     {
         var isSameAround = Around.Of(before).Equals(Around.Of(after));
+        var arePostsSame = before.Posts == after.Posts && before.Categories == after.Categories;
         foreach (var id in pages)
         {
             if (before.Pages.Find(id) is not { } earlier || after.Pages.Find(id) is not { } page) continue;
@@ -39,7 +40,7 @@ public static class PageChanges
             foreach (var block in Blocks.OnPage(after, page))
             {
                 var was = known.GetValueOrDefault(block.Id);
-                if (isSameAround && ReferenceEquals(was, block)) continue;
+                if (isSameAround && ReferenceEquals(was, block) && (arePostsSame || !PostLists.Show(block)) && (earlier.Sections == page.Sections || !PostLists.ShowTurns(block))) continue;
                 var html = PageWriter.Write(after, page, block, surroundings);
                 if (was is null || html != PageWriter.Write(before, earlier, was, surroundings)) yield return new(id, block.Id, html);
             }
@@ -58,7 +59,8 @@ public static class PageChanges
     public static string Mark(Site site, Page page)
     {
         var around = Around.Of(site);
-        if (Marks.TryGetValue(page, out var marked) && marked.Header == site.Frame.Header && marked.Footer == site.Frame.Footer)
+        if (Marks.TryGetValue(page, out var marked) && marked.Header == site.Frame.Header && marked.Footer == site.Frame.Footer
+            && ((marked.Posts == site.Posts && marked.Categories == site.Categories) || !PostLists.Show(site, page)))
         {
             if (marked.Around.Equals(around)) return marked.Mark;
             // Other pages may come, go or be found elsewhere: that changes those alone that lead there.
@@ -69,7 +71,7 @@ public static class PageChanges
             }
         }
         var mark = MarkOf(PageWriter.Write(site, page, Anywhere));
-        Marks.AddOrUpdate(page, new(site.Frame.Header, site.Frame.Footer, around, mark));
+        Marks.AddOrUpdate(page, new(site.Frame.Header, site.Frame.Footer, site.Posts, site.Categories, around, mark));
         return mark;
     }
 
@@ -77,17 +79,17 @@ public static class PageChanges
     public static string SpecimenMark(Site site)
     {
         var around = Around.Of(site);
-        if (specimen is { } kept && kept.Pages == site.Pages && ReferenceEquals(kept.Type, site.Type) && kept.Around.Equals(around)) return kept.Mark;
+        if (specimen is { } kept && kept.Pages == site.Pages && kept.Posts == site.Posts && kept.Categories == site.Categories && ReferenceEquals(kept.Type, site.Type) && kept.Around.Equals(around)) return kept.Mark;
         var mark = MarkOf(Specimen.Write(site, Anywhere));
-        specimen = new(site.Pages, site.Type, around, mark);
+        specimen = new(site.Pages, site.Posts, site.Categories, site.Type, around, mark);
         return mark;
     }
 
     private static string MarkOf(string html) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(html)))[..16];
 
-    private sealed record MarkedSpecimen(ImmutableArray<Page> Pages, TypeFoundation Type, Around Around, string Mark);
+    private sealed record MarkedSpecimen(ImmutableArray<Page> Pages, ImmutableArray<Post> Posts, ImmutableArray<Category> Categories, TypeFoundation Type, Around Around, string Mark);
 
-    private sealed record Marked(Block Header, Block Footer, Around Around, string Mark);
+    private sealed record Marked(Block Header, Block Footer, ImmutableArray<Post> Posts, ImmutableArray<Category> Categories, Around Around, string Mark);
 
     /// <summary>What the HTML of a block reads besides the block: all that can change an address, a class or a menu.</summary>
     private sealed class Around(Site site) : IEquatable<Around>

@@ -16,7 +16,7 @@ public sealed class PageDocument : IDisposable
     /// <summary>How many times a part of a selector is held against an element before no more is looked up: some 40 ms.</summary>
     private const long MostMatches = 300_000;
 
-    private static readonly Surroundings Anywhere = new(page => page.Slug, item => item.File, Head: "", MarkBlocks: true);
+    private static readonly Surroundings Anywhere = new((page, _) => page.Slug, item => item.File, Head: "", MarkBlocks: true);
 
     private readonly IDocument tree;
     private readonly ICssSelectorParser parser;

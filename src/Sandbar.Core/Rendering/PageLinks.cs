@@ -17,10 +17,11 @@ internal static class PageLinks
 {
     private static readonly ConditionalWeakTable<Block, BlockLink[]> OfBlock = [];
 
-    /// <summary>Whether a page, its frame or a menu leads to one of some pages.</summary>
+    /// <summary>Whether a page, its frame, a menu or a post it lists leads to one of some pages.</summary>
     /// <param name="pages">Their ids.</param>
     public static bool Lead(Site site, Page page, HashSet<string> pages) =>
-        Blocks.OnPage(site, page).Any(o => In(o).Any(l => pages.Contains(ContentCheck.PageOf(l.To)))) || site.Menus.Any(m => m.All().Any(i => pages.Contains(ContentCheck.PageOf(i.Page))));
+        Blocks.OnPage(site, page).Any(o => In(o).Any(l => pages.Contains(ContentCheck.PageOf(l.To)))) || site.Menus.Any(m => m.All().Any(i => pages.Contains(ContentCheck.PageOf(i.Page))))
+        || (PostLists.Show(site, page) && PostLists.Links(site).Any(l => pages.Contains(ContentCheck.PageOf(l.To))));
 
     /// <summary>The links of a block and of those in it.</summary>
     public static BlockLink[] In(Block outermost) => OfBlock.GetValue(outermost, Links);

@@ -7,11 +7,11 @@ using Sandbar.Core.Foundations.Space;
 namespace Sandbar.Core.Rendering;
 
 /// <summary>Where a page's links and files are found, which differs between stage and release.</summary>
-/// <param name="Page">Address of a page, by its place among the pages.</param>
+/// <param name="Page">Address of a page, and of those that its lists of posts go on to, which count on from 1.</param>
 /// <param name="Asset">Address of a file of the shelf.</param>
 /// <param name="Head">What stands in the head besides title and description, such as the link to the stylesheet.</param>
 /// <param name="MarkBlocks">Whether elements carry the id of their block, so that a click leads to it.</param>
-public sealed record Surroundings(Func<Page, string> Page, Func<ShelfItem, string> Asset, string Head, bool MarkBlocks)
+public sealed record Surroundings(Func<Page, int, string> Page, Func<ShelfItem, string> Asset, string Head, bool MarkBlocks)
 {
     /// <summary>Whether blocks that hold nothing yet show what belongs there; never in a release.</summary>
     public bool ShowEmpty { get; init; }
@@ -22,18 +22,22 @@ public sealed class PageWriter
 {
     private readonly Surroundings surroundings;
 
-    private PageWriter(Site site, Page page, Surroundings surroundings) => (Site, Page, this.surroundings) = (site, page, surroundings);
+    private PageWriter(Site site, Page page, Surroundings surroundings, int turn = 1) => (Site, Page, this.surroundings, Turn) = (site, page, surroundings, turn);
 
     internal Site Site { get; }
 
     internal Page Page { get; }
 
+    /// <summary>Which of the pages that its lists of posts go on to it is, from 1.</summary>
+    internal int Turn { get; }
+
     internal Html Html { get; } = new();
 
     /// <summary>The page as a complete document.</summary>
-    public static string Write(Site site, Page page, Surroundings surroundings)
+    /// <param name="turn">Which of the pages that its lists of posts go on to (<see cref="PostLists.Turns"/>).</param>
+    public static string Write(Site site, Page page, Surroundings surroundings, int turn = 1)
     {
-        var writer = new PageWriter(site, page, surroundings);
+        var writer = new PageWriter(site, page, surroundings, turn);
         writer.Document(writer.Body);
         return writer.Html.ToString();
     }
@@ -67,11 +71,14 @@ public sealed class PageWriter
     internal bool ShowsEmpty => surroundings.ShowEmpty;
 
     /// <summary>Where a link leads: a page by its id, with or without an address within it; anchors and outside addresses stay as they are. Null for nowhere.</summary>
-    internal string? Leads(string to) => Site.Pages.Find(ContentCheck.PageOf(to)) is { } page ? surroundings.Page(page) + to[ContentCheck.PageOf(to).Length..]
+    internal string? Leads(string to) => Site.Pages.Find(ContentCheck.PageOf(to)) is { } page ? surroundings.Page(page, 1) + to[ContentCheck.PageOf(to).Length..]
         : ContentCheck.IsAddress(to) ? to : null;
 
     /// <summary>The same for a link that has to lead somewhere.</summary>
     internal string Address(string to) => Leads(to) ?? (ContentCheck.IsSafe(to) && !Names.IsId(ContentCheck.PageOf(to)) ? to : "#");
+
+    /// <summary>Address of one of the pages that this one's lists of posts go on to.</summary>
+    internal string AddressOf(int turn) => surroundings.Page(Page, turn);
 
     /// <summary>The attributes of a link in a text. On stage it says besides where it leads as it is written.</summary>
     internal IEnumerable<(string Name, string Value)> InlineLink(string to) => surroundings.MarkBlocks ? [("href", Address(to)), ("data-to", to)] : [("href", Address(to))];
@@ -101,7 +108,7 @@ public sealed class PageWriter
             {
                 Html.Void("meta", [("charset", "utf-8")]);
                 Html.Void("meta", [("name", "viewport"), ("content", "width=device-width, initial-scale=1")]);
-                Html.Element("title", [], () => Html.Text(Page.Title), isPhrase: true);
+                Html.Element("title", [], () => Html.Text(Turn == 1 ? Page.Title : $"{Page.Title} · page {Turn}"), isPhrase: true);
                 if (Page.Description.Length > 0) Html.Void("meta", [("name", "description"), ("content", Page.Description)]);
                 // What others show who share the page (Open Graph protocol, ogp.me).
                 if (Page.Title.Length > 0) Html.Void("meta", [("property", "og:title"), ("content", Page.Title)]);

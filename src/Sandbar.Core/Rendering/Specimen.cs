@@ -38,6 +38,10 @@ public static class Specimen
 
     private static readonly ShelfItem SamplePicture = new("specimen-picture", "Sample", "pictures/specimen.svg", "image/svg+xml", "", 600, 400);
 
+    private static readonly Category SampleCategory = new("specimen-category", "Category");
+
+    private static readonly string[] SampleDays = ["2026-03-21", "2026-02-14", "2026-01-07"];
+
     /// <summary>A block for every look and state there is. Ids tell which.</summary>
     public static IEnumerable<SpecimenBlock> Blocks(Site site) =>
         from part in PartCatalogue.All
@@ -142,11 +146,15 @@ public static class Specimen
         _ => slot.Sample,
     };
 
-    /// <summary>The site with a menu whose items have items under them, and a picture, to show where it has none of its own.</summary>
+    /// <summary>The site with a menu whose items have items under them, a picture, posts and a category, to show where it has none of its own.</summary>
     private static Site WithSamples(Site site) => site with
     {
         Menus = [Nested(site, site.Menus.IsEmpty ? new("specimen-menu", "Pages", [.. site.Pages.Select(p => new MenuItem($"specimen-{p.Id}", p.Name, p.Id))]) : site.Menus[0]), .. site.Menus.Skip(1)],
         Shelf = site.Shelf.Any(i => i.Width > 0) ? site.Shelf : site.Shelf.Add(SamplePicture),
+        Categories = site.Categories.IsEmpty ? [SampleCategory] : site.Categories,
+        Posts = site.Posts.IsEmpty
+            ? [.. SampleDays.Select((day, i) => new Post($"specimen-post-{i}", "Title of a post", day) { Text = "The first lines of a post say what it is about.", Category = site.Categories.FirstOrDefault()?.Id ?? SampleCategory.Id, Picture = site.Shelf.FirstOrDefault(s => s.Width > 0)?.Id ?? SamplePicture.Id, To = "#" })]
+            : site.Posts,
     };
 
     private static Menu Nested(Site site, Menu menu) => menu.Items.IsEmpty || menu.Items.Any(i => !i.Items.IsEmpty) ? menu

@@ -61,7 +61,10 @@ internal static class UsedFonts
     private static IEnumerable<string> Texts(Block block) => Blocks.WithInner(block).SelectMany(b => b.Content.Values);
 
     /// <summary>What is written elsewhere than in blocks.</summary>
-    private static IEnumerable<string> Besides(Site site) => site.Menus.SelectMany(m => m.All()).Select(i => i.Label).Append(site.Name).Append(site.Overrides.Site);
+    private static IEnumerable<string> Besides(Site site) => site.Menus.SelectMany(m => m.All()).Select(i => i.Label).Concat(OfPosts(site)).Append(site.Name).Append(site.Overrides.Site);
+
+    private static IEnumerable<string> OfPosts(Site site) =>
+        Blocks.Outermost(site).Any(PostLists.Show) ? site.Posts.SelectMany(p => new[] { p.Title, p.Text }).Concat(site.Categories.Select(c => c.Name)) : [];
 
     /// <param name="Characters">All but those of ASCII, which are always there.</param>
     /// <param name="Emphasis">Whether a phrase may be emphasised.</param>

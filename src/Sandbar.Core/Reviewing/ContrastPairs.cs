@@ -243,7 +243,7 @@ public static class ContrastPairs
             {
                 foreach (var property in part.Properties)
                 {
-                    if (property.Piece.Length > 0 && part.Slots.Any(s => s.Id == property.Piece) && !Holds(content, property.Piece)) continue;
+                    if (property.Piece.Length > 0 && part.Slots.FirstOrDefault(s => s.Id == property.Piece) is { } slot && !Shows(content, slot)) continue;
                     if (property.CssName == "color") Text(property, content);
                     else if (property.CssName == "outline" && state == State.Focus) Line(property, PairKind.FocusRing, LineTarget);
                     else if (property.Kind.Types.Contains(CssType.Line) && property.CssName != "outline") Line(property, PairKind.Line, part.NeedsBoundary ? LineTarget : 0);
@@ -371,6 +371,9 @@ public static class ContrastPairs
             private bool HasLink(PartProperty property, ImmutableSortedDictionary<string, string> content) => part.Slots.Any(s =>
                 s.Kind is SlotKind.Text or SlotKind.List or SlotKind.Table && (property.Piece.Length == 0 ? part.Property($"{s.Id}-text-color") is null : s.Id == property.Piece)
                 && content.GetValueOrDefault(s.Id, "").Contains("](", StringComparison.Ordinal));
+
+            private static bool Shows(ImmutableSortedDictionary<string, string> content, Slot slot) =>
+                slot.Kind == SlotKind.Choice ? content.GetValueOrDefault(slot.Id, "") != Slot.Hidden : Holds(content, slot.Id);
 
             private static bool Holds(ImmutableSortedDictionary<string, string> content, string slot) => content.GetValueOrDefault(slot, "").Length > 0;
         }

@@ -28,6 +28,12 @@ public static class DeadLinks
             var page = BlockTree.PlaceOf(site, shown.Id)?.Page;
             foreach (var dead in menu.All().Select(i => Dead(shown.Id, Quoted.Text(i.Label), i.Page, page is null ? null : site.Pages.Get(page))).OfType<DeadLink>()) yield return dead;
         }
+        // So are posts and categories.
+        if (PostLists.Links(site).Any() && Blocks.All(site).FirstOrDefault(b => PartCatalogue.Find(b.Part)?.Group == PartGroup.Posts) is { } list)
+        {
+            var page = BlockTree.PlaceOf(site, list.Id)?.Page;
+            foreach (var dead in PostLists.Links(site).Select(l => Dead(list.Id, Quoted.Text(l.Name), l.To, page is null ? null : site.Pages.Get(page))).OfType<DeadLink>()) yield return dead;
+        }
         foreach (var page in site.Pages)
         {
             foreach (var dead in page.Sections.SelectMany(s => In(s, page))) yield return dead;

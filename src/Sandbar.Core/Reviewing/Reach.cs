@@ -39,17 +39,18 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
         return new(pages, elements, isWhole);
     }
 
-    /// <summary>Ids of the blocks that hold something else, wear another look or scheme, or show a menu that changed.</summary>
+    /// <summary>Ids of the blocks that hold something else, wear another look or scheme, or show a menu or posts that changed.</summary>
     private static HashSet<string> ChangedBlocks(Site before, Site after)
     {
         var changed = new HashSet<string>(StringComparer.Ordinal);
-        if (before.Frame == after.Frame && before.Pages == after.Pages && before.Menus == after.Menus) return changed;
+        var arePostsSame = before.Posts == after.Posts && before.Categories == after.Categories;
+        if (before.Frame == after.Frame && before.Pages == after.Pages && before.Menus == after.Menus && arePostsSame) return changed;
         var menus = after.Menus.Where(m => before.Menus.Find(m.Id) != m).Select(m => m.Id).ToHashSet(StringComparer.Ordinal);
         var known = Blocks.All(before).ToDictionary(b => b.Id, StringComparer.Ordinal);
         changed.UnionWith(Moved(Lists(before), Lists(after)));
         foreach (var block in Blocks.All(after))
         {
-            if (!known.TryGetValue(block.Id, out var was) || was with { Blocks = block.Blocks } != block || ShowsOne(block, menus)) changed.Add(block.Id);
+            if (!known.TryGetValue(block.Id, out var was) || was with { Blocks = block.Blocks } != block || ShowsOne(block, menus) || (!arePostsSame && PartCatalogue.Find(block.Part)?.Group == PartGroup.Posts)) changed.Add(block.Id);
         }
         return changed;
     }

@@ -45,7 +45,7 @@ public static partial class TextInUse
         foreach (var property in pieces.OrderByDescending(p => p.Piece.Length))
         {
             var styles = block.Own.Concat(cells).Where(c => CellKey.Parse(c.Key).Property == property.Id).SelectMany(c => c.Value.References()).Select(r => r.Id).Distinct().ToList();
-            var texts = property.Piece.Length > 0 ? [left.Remove(property.Piece, out var own) ? own : Besides(part, block, property.Piece)] : left.Values.ToList();
+            var texts = property.Piece.Length > 0 ? [left.Remove(property.Piece, out var own) && own.Length > 0 ? own : Besides(site, part, block, property.Piece)] : left.Values.ToList();
             foreach (var style in styles)
             {
                 foreach (var text in texts) yield return (style, text);
@@ -57,11 +57,18 @@ public static partial class TextInUse
     }
 
     /// <summary>The text of a piece that no slot of the block holds.</summary>
-    private static string Besides(Part part, Block block, string piece) => (part.Id, piece) switch
+    private static string Besides(Site site, Part part, Block block, string piece) => (part.Id, piece) switch
     {
+        ("posts", "title") => Posts(site, p => p.Title),
+        ("posts", "text") => Posts(site, p => Plain(p.Text)),
+        ("posts", "date") => Posts(site, p => PostDate.Said(p.Date)),
+        ("posts", "label") => string.Join(' ', site.Categories.Select(c => c.Name)),
+        ("categories", "") => string.Join(' ', site.Categories.Select(c => c.Name)),
         ("table", "head") => Plain(block.Content.GetValueOrDefault("rows", "").Split('\n')[0]),
         _ => "",
     };
+
+    private static string Posts(Site site, Func<Post, string> said) => string.Join(' ', site.Posts.Select(said));
 
     private static string Text(Site site, Block block, Slot slot) => (slot.Kind, block.Content.GetValueOrDefault(slot.Id, "")) switch
     {

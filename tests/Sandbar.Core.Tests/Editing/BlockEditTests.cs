@@ -11,7 +11,7 @@ namespace Sandbar.Core.Tests.Editing;
 /// <summary>Blocks and pages as they are added, moved, wrapped, set aside and put back.</summary>
 public class BlockEditTests
 {
-    private static readonly Surroundings OnStage = new(p => p.Slug, i => i.File, "", MarkBlocks: true) { ShowEmpty = true }, Released = new(p => p.Slug, i => i.File, "", MarkBlocks: false);
+    private static readonly Surroundings OnStage = new((p, _) => p.Slug, i => i.File, "", MarkBlocks: true) { ShowEmpty = true }, Released = new((p, _) => p.Slug, i => i.File, "", MarkBlocks: false);
 
     /// <summary>Every part wherever it may stand, and refused with a sentence wherever it may not.</summary>
     [Fact]
@@ -241,7 +241,7 @@ public class BlockEditTests
         Assert.DoesNotContain("href=\"growing-guide", Html(removed), StringComparison.Ordinal);
         Assert.Contains("last page stays", removed.Pages.Skip(1).Aggregate(removed, (s, p) => s.After(new RemovePage(p.Id))).Refused(new RemovePage(removed.Pages[0].Id)).Message, StringComparison.Ordinal);
 
-        static string Html(Site site) => string.Concat(site.Pages.Select(p => PageWriter.Write(site, p, new(q => $"{q.Slug}.html", i => i.File, "", MarkBlocks: false))));
+        static string Html(Site site) => string.Concat(site.Pages.Select(p => PageWriter.Write(site, p, new(Sandbar.Core.Interchange.SiteRelease.PathOf, i => i.File, "", MarkBlocks: false))));
     }
 
     [Fact]

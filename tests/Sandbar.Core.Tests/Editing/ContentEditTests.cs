@@ -8,7 +8,7 @@ namespace Sandbar.Core.Tests.Editing;
 /// <summary>Content, looks and schemes of blocks, and menus: what they change in the pages' HTML, and what they refuse.</summary>
 public class ContentEditTests
 {
-    private static readonly Surroundings Anywhere = new(p => p.Slug, i => i.Hash, "", MarkBlocks: true);
+    private static readonly Surroundings Anywhere = new((p, _) => p.Slug, i => i.Hash, "", MarkBlocks: true);
 
     [Theory]
     [InlineData("header", "name", "Pellwyn *Seeds*", "<em>Seeds</em>")]

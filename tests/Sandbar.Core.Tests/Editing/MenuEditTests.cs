@@ -18,7 +18,7 @@ public class MenuEditTests
         .After(new AddMenuItem("main", "mail", "Write to us", "mailto:seeds@pellwyn.example"));
 
     private static IEnumerable<string> Hrefs(Site site, string selector) =>
-        new HtmlParser().ParseDocument(PageWriter.Write(site, site.Pages[0], new(p => $"{p.Slug}.html", i => i.File, "", MarkBlocks: false))).QuerySelectorAll($".site-header {selector}").Select(a => a.GetAttribute("href")!);
+        new HtmlParser().ParseDocument(PageWriter.Write(site, site.Pages[0], new(SiteRelease.PathOf, i => i.File, "", MarkBlocks: false))).QuerySelectorAll($".site-header {selector}").Select(a => a.GetAttribute("href")!);
 
     [Fact]
     public void Items_stand_under_items_and_lead_to_pages_places_and_elsewhere()

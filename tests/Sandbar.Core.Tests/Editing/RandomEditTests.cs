@@ -81,7 +81,7 @@ public class RandomEditTests
 
     private static void ChangedBlocksTellPagesApart(Edit[] edits, Page page)
     {
-        var anywhere = new Surroundings(p => p.Slug, i => i.Hash, "", MarkBlocks: true) { ShowEmpty = true };
+        var anywhere = new Surroundings((p, _) => p.Slug, i => i.Hash, "", MarkBlocks: true) { ShowEmpty = true };
         var after = edits.Aggregate(Demo.Site, (site, edit) => edit.Apply(site).Site ?? site);
         if (after.Pages.Find(page.Id) is not { } there) return;
         var changed = PageChanges.Between(Demo.Site, after, [page.Id], anywhere).Select(c => c.Block).ToHashSet();

@@ -70,7 +70,7 @@ public class TakeLooksTests
     private static void Show(Site site)
     {
         Assert.NotEmpty(SiteRelease.StyleSheet(site));
-        foreach (var page in site.Pages) Assert.Contains("</html>", PageWriter.Write(site, page, new(p => p.Slug, i => i.File, "", MarkBlocks: true)), StringComparison.Ordinal);
-        Assert.Contains("</html>", Specimen.Write(site, new(p => p.Slug, i => i.File, "", MarkBlocks: true)), StringComparison.Ordinal);
+        foreach (var page in site.Pages) Assert.Contains("</html>", PageWriter.Write(site, page, new((p, _) => p.Slug, i => i.File, "", MarkBlocks: true)), StringComparison.Ordinal);
+        Assert.Contains("</html>", Specimen.Write(site, new((p, _) => p.Slug, i => i.File, "", MarkBlocks: true)), StringComparison.Ordinal);
     }
 }

@@ -10,7 +10,7 @@ namespace Sandbar.Core.Tests.Rendering;
 /// <summary>Pages as HTML, read back by AngleSharp.</summary>
 public class PageTests
 {
-    private static readonly Surroundings Plain = new(p => $"{p.Slug}.html", i => i.File, "", MarkBlocks: false);
+    private static readonly Surroundings Plain = new((p, _) => $"{p.Slug}.html", i => i.File, "", MarkBlocks: false);
 
     [Fact]
     public void Pages_are_semantic_and_whole()
@@ -100,9 +100,9 @@ public class PageTests
         {
             foreach (var look in Demo.Site.Looks.Where(l => l.Part == part.Id))
             {
-                var content = part.Slots.ToDictionary(s => s.Id, s => s.Kind switch { SlotKind.Picture => "bean", SlotKind.Menu => "main", SlotKind.Link => "home", SlotKind.List => "- Words\n  - More", SlotKind.Table => "A | B\nC | D", SlotKind.Choice => s.Words[0].Code, _ => "Words" });
+                var content = part.Slots.ToDictionary(s => s.Id, s => s.Kind switch { SlotKind.Picture => "bean", SlotKind.Menu => "main", SlotKind.Category => "seeds", SlotKind.Link => "home", SlotKind.List => "- Words\n  - More", SlotKind.Table => "A | B\nC | D", SlotKind.Choice => s.Words[0].Code, _ => "Words" });
                 var block = Demo.Site.Frame.Header with { Id = "x", Part = part.Id, Look = look.Id, Blocks = part.HoldsBlocks ? [.. Demo.Site.Frame.Header.Blocks.Select(b => b with { Id = $"{b.Id}-inside" })] : [], Content = Demo.Site.Frame.Header.Content.Clear().AddRange(content) };
-                var page = Demo.Site.Pages[0] with { Sections = [block, block with { Id = "y" }] };
+                var page = Demo.Site.Pages[0] with { Sections = [block, block with { Id = "y" }, Blocks.Find(Demo.Site, "workshops-posts")!] };
                 var site = Demo.Site.After(new AddMenuItem("main", "inner", "Inner", "guide") { Parent = "main-home" }) with { Frame = new(Demo.Site.Frame.Header with { Content = Demo.Site.Frame.Header.Content.Clear() }, Demo.Site.Frame.Footer with { Blocks = [], Content = Demo.Site.Frame.Footer.Content.Clear() }) };
                 var document = new HtmlParser().ParseDocument(PageWriter.Write(site, page, Plain));
                 Assert.NotEmpty(document.QuerySelectorAll(LookSelectors.Of(site, part, look)));
@@ -185,7 +185,7 @@ public class PageTests
     public void Title_and_description_are_told_to_searches_and_to_those_who_share()
     {
         var site = Demo.Site.After(new SetPage("guide", PageField.Title, "Growing & keeping")).After(new SetPage("guide", PageField.Description, ""));
-        var around = new Surroundings(p => p.Slug, i => i.File, "", MarkBlocks: false);
+        var around = new Surroundings((p, _) => p.Slug, i => i.File, "", MarkBlocks: false);
         var (with, without) = (PageWriter.Write(site, site.Pages[0], around), PageWriter.Write(site, site.Pages.Get("guide"), around));
         Assert.Contains($"<meta property=\"og:description\" content=\"{site.Pages[0].Description}\">", with, StringComparison.Ordinal);
         Assert.Contains("<meta property=\"og:title\" content=\"Growing &amp; keeping\">", without, StringComparison.Ordinal);
@@ -202,8 +202,8 @@ public class PageTests
             foreach (var word in part.Slots.First(s => s.Id == "level").Words)
             {
                 var site = Demo.Site.After(new SetContent(block.Id, "level", word.Code));
-                var html = PageWriter.Write(site, site.Pages[0], Blocks.Find(site, block.Id)!, new(p => p.Slug, i => i.File, "", MarkBlocks: false));
-                var text = InlineTextOf(block.Content.GetValueOrDefault("title") ?? block.Content["text"]);
+                var html = PageWriter.Write(site, site.Pages[0], Blocks.Find(site, block.Id)!, new((p, _) => p.Slug, i => i.File, "", MarkBlocks: false));
+                var text = InlineTextOf(block.Content.GetValueOrDefault("title") ?? block.Content.GetValueOrDefault("text") ?? Demo.Site.Posts[0].Title);
                 Assert.Matches($"<{(word.Code == "none" ? "p" : $"h{word.Code}")} class=\"[^\"]+\">(<a [^>]*>)?{System.Text.RegularExpressions.Regex.Escape(text)}", html);
             }
         }

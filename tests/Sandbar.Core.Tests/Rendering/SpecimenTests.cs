@@ -9,7 +9,7 @@ namespace Sandbar.Core.Tests.Rendering;
 /// <summary>The specimen page, read with AngleSharp.</summary>
 public class SpecimenTests
 {
-    private static readonly Surroundings Anywhere = new(p => p.Slug, i => i.Hash, "", MarkBlocks: true);
+    private static readonly Surroundings Anywhere = new((p, _) => p.Slug, i => i.Hash, "", MarkBlocks: true);
 
     [Fact]
     public void Shows_every_look_in_every_state_and_every_text_style()

@@ -101,7 +101,7 @@ public class StyleSheetTests
         var rule = Assert.Single(StyleSheetRenderer.Render(site).Rules, r => r.Layer == Layer.Blocks);
         Assert.Equal((".own-header-action", "border-radius", "0"), (rule.Selector, rule.Declarations.Single().Name, rule.Declarations.Single().Value));
         Assert.Equal(new Origin(OriginKind.Block, "header-action", "radius"), rule.Declarations.Single().Origin);
-        Assert.Contains("class=\"button button-filled own-header-action\"", PageWriter.Write(site, site.Pages[0], new(p => p.Slug, i => i.File, "", false)), StringComparison.Ordinal);
+        Assert.Contains("class=\"button button-filled own-header-action\"", PageWriter.Write(site, site.Pages[0], new((p, _) => p.Slug, i => i.File, "", false)), StringComparison.Ordinal);
     }
 
     [Fact]

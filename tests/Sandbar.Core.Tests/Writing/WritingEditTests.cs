@@ -10,7 +10,7 @@ namespace Sandbar.Core.Tests.Writing;
 /// <summary>What is written on the stage: in place, split, joined, pasted, and turned into lists and back.</summary>
 public class WritingEditTests
 {
-    private static readonly Surroundings OnStage = new(p => $"/stage/{p.Id}", i => i.File, "", MarkBlocks: true) { ShowEmpty = true };
+    private static readonly Surroundings OnStage = new((p, _) => $"/stage/{p.Id}", i => i.File, "", MarkBlocks: true) { ShowEmpty = true };
 
     private static readonly Block Paragraph = Blocks.All(Demo.Site).First(b => b.Part == "paragraph" && b.Look == "paragraph-standard");
 

@@ -27,7 +27,7 @@ export function PagesList() {
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
       <div className="scroll" tabIndex={0} role="group" aria-label="Every page">
         <ul className="chosen-list" aria-label="Pages in order">
-          {pages.map((p, at) => {
+          {pages.map((p) => {
             const broken = dead.filter((d) => d.page === p.id).length;
             return (
               <li key={p.id}>
@@ -39,7 +39,7 @@ export function PagesList() {
                 >
                   <strong>{p.name}</strong>
                   <span className="quiet summary">
-                    {at === 0 ? 'index' : p.slug}.html{broken > 0 && ` · ${broken === 1 ? '1 link leads' : `${broken} links lead`} nowhere`}
+                    {p.slug}.html{broken > 0 && ` · ${broken === 1 ? '1 link leads' : `${broken} links lead`} nowhere`}
                   </span>
                   <span className="quiet uses">{p.sections.length === 1 ? '1 section' : `${p.sections.length} sections`}</span>
                 </button>

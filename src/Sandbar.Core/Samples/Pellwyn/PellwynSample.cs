@@ -44,6 +44,8 @@ public static class PellwynSample
                 """))
         {
             Motion = Starter.Motion,
+            Posts = PellwynPosts.Posts,
+            Categories = PellwynPosts.Categories,
         };
         return new(Starter.WithLooks(site), [.. families.SelectMany(f => f.Assets), .. pictures.Select(p => p.Asset)]);
     }
