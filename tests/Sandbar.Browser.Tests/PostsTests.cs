@@ -96,8 +96,10 @@ public sealed class PostsTests : CourseTest
 
     private void Pick(string label, string word)
     {
-        Browser.Named("input", label).SendKeys(word);
-        Browser.Element(".ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option-active").Click();
+        // The field stands before what shows its word: the hand opens it there.
+        Browser.Named("input", label).SendKeys(Keys.ArrowDown);
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".ant-select-item-option")).Any(o => o.Displayed && o.Text == word), word);
+        Browser.Driver.FindElements(By.CssSelector(".ant-select-item-option")).First(o => o.Displayed && o.Text == word).Click();
         Stored();
     }
 

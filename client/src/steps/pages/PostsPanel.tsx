@@ -95,6 +95,7 @@ function PostEditor({ post, categories }: { post: Post; categories: readonly Cat
                 aria-label={`Category of ${post.title}`}
                 variant="borderless"
                 className="value-choice"
+                showSearch={{ optionFilterProp: 'label' }}
                 value={post.category ?? ''}
                 options={[{ value: '', label: 'none' }, ...categories.map((c) => ({ value: c.id, label: c.name }))]}
                 {...category}
