@@ -1,16 +1,16 @@
 using System.IO.Compression;
 using System.Text;
+using Sandbar.Core.Design;
 using Sandbar.Core.Interchange;
-using Sandbar.Tests;
 
 namespace Sandbar.Bench;
 
-/// <summary>The large test site as a zip that the application opens, to look at every view with much in it.</summary>
+/// <summary>A large test site as a zip that the application opens, to look at every view with much in it.</summary>
 internal static class LargeSiteFile
 {
-    public static async Task WriteAsync(string path)
+    public static async Task WriteAsync(SiteWithAssets large, string path)
     {
-        var (site, assets) = LargeSite.Create();
+        var (site, assets) = large;
         await using var file = File.Create(path);
         using var zip = new ZipArchive(file, ZipArchiveMode.Create);
         await AddAsync(zip, site.Slug + SiteFile.Extension, Encoding.UTF8.GetBytes(SiteFile.Write(site)));

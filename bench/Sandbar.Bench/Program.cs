@@ -1,4 +1,5 @@
 using Sandbar.Bench;
+using Sandbar.Tests;
 
 // Figures are printed, never asserted: dotnet run -c Release --project bench/Sandbar.Bench -- colors | palette | fonts | loop | pages | texts
 // What is measured the first time is measured built as the program is: dotnet publish bench/Sandbar.Bench -c Release, then
@@ -27,9 +28,12 @@ switch (args.FirstOrDefault())
         TextBench.Run();
         return 0;
     case "large-site" when args.Length == 2:
-        await LargeSiteFile.WriteAsync(args[1]);
+        await LargeSiteFile.WriteAsync(LargeSite.Create(), args[1]);
+        return 0;
+    case "many-pages" when args.Length == 2:
+        await LargeSiteFile.WriteAsync(PagesBench.Site, args[1]);
         return 0;
     default:
-        Console.Error.WriteLine("Say which: colors, palette, fonts, cost, loop, pages, texts, or large-site FILE for a zip to open and look at.");
+        Console.Error.WriteLine("Say which: colors, palette, fonts, cost, loop, pages, texts, or large-site FILE and many-pages FILE for a zip to open and look at.");
         return 1;
 }

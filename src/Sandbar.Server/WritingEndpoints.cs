@@ -11,9 +11,12 @@ internal static class WritingEndpoints
 {
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/texts/read", Results<Ok<ReadText>, ProblemHttpResult> (ReadTextRequest request) => request.Text.Length > ReadText.Longest
-            ? EditEndpoints.Refused([new("/text", "That is more than a million letters and marks: paste it in parts.")])
-            : TypedResults.Ok(ReadText.Of(request.Form, request.Text))).WithName("readText").ProducesProblem(StatusCodes.Status400BadRequest);
+        api.MapPost("/texts/read", Results<Ok<ReadText>, ProblemHttpResult> (ReadTextRequest request) =>
+        {
+            if (request.Text.Length > ReadText.Longest) return EditEndpoints.Refused([new("/text", "That is more than a million letters and marks: paste it in parts.")]);
+            var read = ReadText.Of(request.Form, request.Text);
+            return read.Refusal() is { } refusal ? EditEndpoints.Refused([new("/text", refusal)]) : TypedResults.Ok(read);
+        }).WithName("readText").ProducesProblem(StatusCodes.Status400BadRequest);
 
         api.MapGet("/sites/{slug}/links", async Task<Results<Ok<LinkOffersView>, ProblemHttpResult>> (string slug, string page, string typed, OpenSites sites, CancellationToken cancel) =>
             await sites.FindAsync(slug, cancel) is { } head

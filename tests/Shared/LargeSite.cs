@@ -57,7 +57,7 @@ public static class LargeSite
         {
             var sections = new List<Block>();
             for (var count = 0; count < blocks; count += Blocks.WithInner(sections[^1]).Count())
-                sections.Add(Renamed(home.Sections[sections.Count % home.Sections.Length], n * 100 + sections.Count));
+                sections.Add(BlockTree.Copy(home.Sections[sections.Count % home.Sections.Length], $"page-{n}-{sections.Count}"));
             return home with { Id = $"page-{n}", Name = $"Page {n}", Slug = $"page-{n}", Title = $"Page {n}", Sections = [.. sections] };
         }
     }

@@ -82,6 +82,8 @@ export interface Making {
   owner?: Owner;
   /** Whether a refusal is shown where the value stands. */
   saidAtItsPlace?: boolean;
+  /** Whether the stage shows it, as the owner's trial, before it is stored. */
+  isShownFirst?: boolean;
 }
 
 /** Before the last edit, or when a state was named last. */
@@ -157,12 +159,14 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
     };
 
     /** One after the other, so that each is made on the version the one before it led to. */
-    const inTurn = (send: (version: number) => Promise<EditAnswer>, owner?: Owner): Promise<RequestFailed | null> => {
-      const ends = letGo(owner);
+    const inTurn = (send: (version: number) => Promise<EditAnswer>, owner?: Owner, shown?: Edit): Promise<RequestFailed | null> => {
+      let ends = letGo(owner);
+      if (shown && owner !== undefined) attempt(shown, owner);
       set((s) => ({ pending: s.pending + 1, saving: s.saving + 1 }));
       const done = queue.then(async () => {
         try {
-          await take(await send(get().site.version));
+          const answer = await send(get().site.version).finally(() => (ends = (shown !== undefined && letGo(owner)) || ends));
+          await take(answer);
           return null;
         } catch (failed) {
           const { status } = failed as RequestFailed;
@@ -207,8 +211,8 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
       refused: null,
       attempt,
       cancelTrial,
-      make: async (edit, { gesture = newGesture(), owner, saidAtItsPlace } = {}) =>
-        told(await inTurn((version) => requests.make(version, edit, gesture), owner), saidAtItsPlace),
+      make: async (edit, { gesture = newGesture(), owner, saidAtItsPlace, isShownFirst } = {}) =>
+        told(await inTurn((version) => requests.make(version, edit, gesture), owner, isShownFirst ? edit : undefined), saidAtItsPlace),
       reverse: async (way, overwrite = false) => {
         // What was typed comes before what is taken back.
         typing.storeAll();

@@ -52,17 +52,31 @@ export function calledIn(catalogue: CatalogueView, block: Block, look: string | 
 /** The row of a block; undefined where it is not on the page. */
 export const rowOf = (rows: readonly Row[], id: string | null): Row | undefined => rows.find((r) => r.block.id === id);
 
+// What stands in an outermost block is kept for as long as it stays as it is: sites have thousands.
+const known = new WeakMap<Block, ReadonlyMap<string, Block>>();
+
+/** A block and all that is inside it, by id. */
+function insideOf(outermost: Block): ReadonlyMap<string, Block> {
+  const found = known.get(outermost) ?? new Map(rowsOf([outermost]).map((r) => [r.block.id, r.block]));
+  known.set(outermost, found);
+  return found;
+}
+
 /** The block of an id, in the frame or on a page. */
-export const blockOf = ({ frame, pages }: Pick<SiteView, 'frame' | 'pages'>, id: string): Block | undefined =>
-  rowOf(rowsOf([frame.header, frame.footer, ...pages.flatMap((p) => p.sections)]), id)?.block;
+export function blockOf({ frame, pages }: Pick<SiteView, 'frame' | 'pages'>, id: string): Block | undefined {
+  for (const section of [frame.header, frame.footer]) if (insideOf(section).has(id)) return insideOf(section).get(id);
+  for (const page of pages) for (const section of page.sections) if (insideOf(section).has(id)) return insideOf(section).get(id);
+  return undefined;
+}
 
 /** The places of a block that is shown in several: which page each is on, null for the frame. */
 export function placesOf({ frame, pages }: Pick<SiteView, 'frame' | 'pages'>, { shared }: Block): { id: string; page: PageView | null }[] {
   if (shared === null) return [];
   const on = (sections: readonly Block[], page: PageView | null) =>
-    rowsOf(sections)
-      .filter((r) => r.block.shared === shared)
-      .map((r) => ({ id: r.block.id, page }));
+    sections
+      .flatMap((s) => [...insideOf(s).values()])
+      .filter((b) => b.shared === shared)
+      .map((b) => ({ id: b.id, page }));
   return [...on([frame.header, frame.footer], null), ...pages.flatMap((p) => on(p.sections, p))];
 }
 

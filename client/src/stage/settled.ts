@@ -16,7 +16,8 @@ export function frameLoads(frame: object): void {
 
 /** A frame shows a version; it counts once its fonts and pictures are there. */
 export function frameShows(frame: object, page: Document, version: string): void {
-  if (shown.get(frame) === version) return;
+  // What is told of a frame that has gone meanwhile counts no more: its page has neither fonts nor pictures.
+  if (!shown.has(frame) || shown.get(frame) === version) return;
   frameLoads(frame);
   void page.fonts.ready
     .then(() => Promise.all([...page.images].map((image) => image.decode().catch(() => undefined))))

@@ -14,6 +14,7 @@ public static class BlockTree
     {
         foreach (var page in site.Pages)
         {
+            if (Blocks.Find(page, id) is null) continue;
             for (var i = 0; i < page.Sections.Length; i++)
             {
                 if (page.Sections[i].Id == id) return new(page.Id, null, i);

@@ -53,7 +53,7 @@ public sealed record MoveBlocks(IReadOnlyList<string> BlockIds, string Page, str
     protected override Outcome Change(Site site)
     {
         var ids = BlockIds.ToHashSet(StringComparer.Ordinal);
-        var blocks = Blocks.All(site).Where(b => ids.Contains(b.Id)).ToList();
+        var blocks = Blocks.Find(site, ids).ToList();
         if (blocks.Count < ids.Count || ids.Count == 0) return ContentEdits.GoneBlock;
         var inner = blocks.SelectMany(b => Blocks.WithInner(b).Skip(1)).Select(b => b.Id).ToHashSet(StringComparer.Ordinal);
         if (blocks.Find(b => BlockTree.PlaceOf(site, b.Id) is { Page: null }) is { } framed) return new Problem("/block", $"{framed.Name} belongs to the frame: it stays there.");
@@ -227,12 +227,12 @@ internal static class BlockEdits
             if (PartCatalogue.Find(block.Part) is { } part && Standing.Refusal(part, outer is null ? null : PartCatalogue.Find(outer.Part)) is { } refusal) return new Problem("/parent", refusal);
             if (around + BlockTree.Depth(block) > Standing.Deepest) return new Problem("/parent", $"Blocks stand at most {Standing.Deepest} deep in each other.");
         }
-        var taken = Blocks.All(site).Concat(Blocks.SetAside(site)).Select(b => b.Id).ToHashSet(StringComparer.Ordinal);
+        var taken = Blocks.SetAside(site).Select(b => b.Id).ToHashSet(StringComparer.Ordinal);
         foreach (var id in blocks.SelectMany(Blocks.WithInner).Select(b => b.Id))
         {
-            if (Names.CheckId(id, !taken.Add(id), "/id") is { } bad) return bad;
+            if (Names.CheckId(id, !taken.Add(id) || Blocks.Find(site, id) is not null, "/id") is { } bad) return bad;
         }
-        if (taken.Count > PageCheck.MostBlocks) return new Problem("/id", $"A site holds at most {PageCheck.MostBlocks} blocks.");
+        if (taken.Count + Blocks.Count(site) > PageCheck.MostBlocks) return new Problem("/id", $"A site holds at most {PageCheck.MostBlocks} blocks.");
         var after = BlockTree.With(site, place, [.. blocks]);
         // It may bring an address that something on the page has got meanwhile.
         var twice = blocks.SelectMany(Blocks.WithInner).Where(b => b.Address.Length > 0).SelectMany(b => BlockCheck.Problems(after, b)).FirstOrDefault();

@@ -41,9 +41,6 @@ public sealed class Uses
 
     private Uses(Site site)
     {
-        // Only blocks that differ from their looks or carry a scheme are asked for: most sites have few.
-        var pageOf = new Lazy<Dictionary<string, string>>(() => site.Pages.SelectMany(page => page.Sections.SelectMany(Blocks.WithInner).Select(block => (block.Id, Page: page.Id)))
-            .DistinctBy(b => b.Id).ToDictionary(b => b.Id, b => b.Page, StringComparer.Ordinal));
         foreach (var kind in Kinds.AllListed)
         {
             foreach (var thing in kind.Things(site))
@@ -59,9 +56,9 @@ public sealed class Uses
                 Add(Meant(value, look.Cells, look.Cells, key), new(PartCatalogue.CellName(look, key), new InCell(look.Part, look.Id, key.Property, key.State)));
             }
         }
-        foreach (var block in Blocks.WithOwnValues(site))
+        foreach (var (page, block) in Outermost(site).SelectMany(o => Blocks.WithOwnValues(o.Block).Select(b => (o.Page, b))))
         {
-            foreach (var (cell, value) in block.Own) Add(Meant(value, block.Own, site.Looks.Find(block.Look)?.Cells ?? block.Own, CellKey.Parse(cell)), new(block.Name, new InBlock(PageOf(block), block.Id)));
+            foreach (var (cell, value) in block.Own) Add(Meant(value, block.Own, site.Looks.Find(block.Look)?.Cells ?? block.Own, CellKey.Parse(cell)), new(block.Name, new InBlock(page, block.Id)));
         }
         // What is set aside comes back as it was: it uses what it names.
         foreach (var block in Blocks.SetAside(site))
@@ -71,14 +68,8 @@ public sealed class Uses
         }
         foreach (var page in site.Aside.Pages) Add(SchemeKind.Kind, page.Scheme, new($"page {page.Name} (set aside)", new InPage(page.Id)));
         foreach (var page in site.Pages) Add(SchemeKind.Kind, page.Scheme, new($"page {page.Name}", new InPage(page.Id)));
-        foreach (var block in Blocks.All(site))
-        {
-            if (block.Scheme is { } scheme) Add(SchemeKind.Kind, scheme, new(block.Name, new InBlock(PageOf(block), block.Id)));
-        }
+        foreach (var (page, block) in Outermost(site).SelectMany(o => Blocks.WithScheme(o.Block).Select(b => (o.Page, b)))) Add(SchemeKind.Kind, block.Scheme!, new(block.Name, new InBlock(page, block.Id)));
         foreach (var reference in OverrideTokens.References(site)) Add(reference.To, reference.Id, new("Overrides", new InOverrides(), reference.Step));
-
-        // What stands in the frame is on every page: the first will do.
-        string PageOf(Block block) => pageOf.Value.GetValueOrDefault(block.Id) ?? (site.Pages.IsEmpty ? "" : site.Pages[0].Id);
     }
 
     /// <summary>The uses of a thing, in the order of the site.</summary>
@@ -124,6 +115,13 @@ public sealed class Uses
     {
         var changed = values.Select(v => KeyValuePair.Create(v.Key, v.Value.Map(turn))).Where(v => !ReferenceEquals(v.Value, values[v.Key])).ToList();
         return changed.Count == 0 ? null : values.SetItems(changed);
+    }
+
+    /// <summary>The outermost blocks with the page each is on. What stands in the frame is on every page: the first will do.</summary>
+    private static IEnumerable<(string Page, Block Block)> Outermost(Site site)
+    {
+        var first = site.Pages.IsEmpty ? "" : site.Pages[0].Id;
+        return site.Pages.SelectMany(p => p.Sections.Select(s => (p.Id, s))).Prepend((first, site.Frame.Footer)).Prepend((first, site.Frame.Header));
     }
 
     private void Add(Value value, Use use)

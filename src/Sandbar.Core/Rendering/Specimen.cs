@@ -121,7 +121,7 @@ public static class Specimen
     private static void InState(PageWriter writer, SpecimenBlock block)
     {
         var html = writer.Html;
-        html.Element("div", [("class", block.Part.Inside.Length > 0 ? "specimen-state wide" : "specimen-state"), ("data-part", block.Part.Id), ("data-state", block.State.ToString().ToLowerInvariant())], () =>
+        html.Element("div", [("class", block.Part.Inside.Length > 0 || block.Part.Group == PartGroup.Posts ? "specimen-state wide" : "specimen-state"), ("data-part", block.Part.Id), ("data-state", block.State.ToString().ToLowerInvariant())], () =>
         {
             if (block.Part.States.Length > 1) Caption(html, block.State.ToString());
             writer.Write(block.Block);

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using AngleSharp.Dom;
 using Markdig;
+using Sandbar.Core.Checking;
 using Sandbar.Core.Rendering;
 
 namespace Sandbar.Core.Writing;
@@ -24,6 +25,9 @@ public sealed record ReadText(IReadOnlyList<Piece> Pieces, IReadOnlyList<IReadOn
     /// <summary>Longest text that is read, in characters.</summary>
     public const int Longest = HtmlText.Longest;
 
+    /// <summary>As many blocks as one text comes to.</summary>
+    private const int MostPieces = 1000;
+
     private const int Deepest = 100;
 
     // What HTML is in it is shown as text, as everywhere.
@@ -38,6 +42,12 @@ public sealed record ReadText(IReadOnlyList<Piece> Pieces, IReadOnlyList<IReadOn
         reader.End();
         return new(reader.Pieces, reader.Lines, dropped.Said);
     }
+
+    /// <summary>Why it cannot be put on a page, in a sentence; null where it can.</summary>
+    public string? Refusal() =>
+        Pieces.Count > MostPieces ? $"That comes to {Pieces.Count} blocks, and {MostPieces} can be pasted at once: paste it in parts."
+        : Pieces.Any(p => p.Content.Values.Any(t => t.Length > ContentCheck.Longest)) ? $"One paragraph, list or table of it is longer than the {ContentCheck.Longest} characters a block holds: paste it in parts."
+        : null;
 
     private static string Html(string markdown)
     {

@@ -78,6 +78,14 @@ public partial class ReadTextTests
     }
 
     [Fact]
+    public void What_no_page_holds_is_said()
+    {
+        Assert.Contains("50000 blocks", ReadText.Of(TextForm.Html, string.Concat(Enumerable.Repeat("<p>a", 50_000))).Refusal(), StringComparison.Ordinal);
+        Assert.Contains("longer than the 20000 characters", ReadText.Of(TextForm.Markdown, new string('x', 1_000_000)).Refusal(), StringComparison.Ordinal);
+        Assert.Null(ReadText.Of(TextForm.Markdown, new string('x', 20_000)).Refusal());
+    }
+
+    [Fact]
     public void Markdown_nested_deeper_than_anybody_writes_is_read_as_it_is()
     {
         var text = new string('>', 20_000) + " the end";

@@ -69,7 +69,7 @@ export function Outline({ page, chosen, several, choose }: Props) {
     if (to === null || typeof to === 'string') return;
     setSaid('');
     focusNext.current = row.block.id;
-    await trial.make({ kind: 'moveBlocks', blockIds: withIt(row).map((r) => r.block.id), page: on, ...to });
+    await trial.make({ kind: 'moveBlocks', blockIds: withIt(row).map((r) => r.block.id), page: on, ...to }, { isShownFirst: true });
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const row = rowOf(rows, (event.target as HTMLElement).dataset.row ?? null);

@@ -16,6 +16,7 @@ type Category = Schemas['CategoryView'];
 
 /** The posts, newest first, what they are sorted into, and below the chosen one. */
 export function PostsPanel() {
+  const { make } = useActions();
   const posts = useEditing((e) => e.site.posts);
   const categories = useEditing((e) => e.site.categories);
   const [chosen, choose] = useState<string | null>(null);
@@ -43,7 +44,17 @@ export function PostsPanel() {
             </li>
           ))}
         </ul>
-        <AddPost onAdded={choose} />
+        <AddForm
+          label="Add a post"
+          field="Title of the new post"
+          placeholder="a new post’s title"
+          onAdd={async (title) => {
+            const id = crypto.randomUUID();
+            const wrong = await make({ kind: 'addPost', post: id, title, date: today() }, { saidAtItsPlace: true });
+            if (wrong === null) choose(id);
+            return wrong;
+          }}
+        />
         <Categories categories={categories} />
       </div>
       {post && <PostEditor key={post.id} post={post} categories={categories} />}
@@ -149,28 +160,32 @@ function PostEditor({ post, categories }: { post: Post; categories: readonly Cat
 /** Today where the designer is, as days are typed. */
 const today = (): string => new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
 
-function AddPost({ onAdded }: { onAdded: (id: string) => void }) {
-  const { make } = useActions();
-  const [title, setTitle] = useDraft('new post');
+interface AddProps {
+  label: string;
+  /** What is typed, for screen readers. */
+  field: string;
+  placeholder: string;
+  /** Adds what was typed; resolves to what is wrong with it. */
+  onAdd: (typed: string) => Promise<string | null>;
+}
+
+function AddForm({ label, field, placeholder, onAdd }: AddProps) {
+  const [typed, setTyped] = useDraft(label);
   const id = useId();
   const { problem, sending, submit, mend } = useSending(async () => {
-    const post = crypto.randomUUID();
-    const wrong = await make({ kind: 'addPost', post, title, date: today() }, { saidAtItsPlace: true });
-    if (wrong === null) {
-      setTitle('');
-      onAdded(post);
-    }
+    const wrong = await onAdd(typed);
+    if (wrong === null) setTyped('');
     return wrong;
   });
   return (
-    <form className="add-form" aria-label="Add a post" onSubmit={submit}>
+    <form className="add-form of-one" aria-label={label} onSubmit={submit}>
       <Input
-        aria-label="Title of the new post"
+        aria-label={field}
         aria-describedby={problem === null ? undefined : id}
-        placeholder="a new post’s title"
-        value={title}
+        placeholder={placeholder}
+        value={typed}
         onChange={(event) => {
-          setTitle(event.target.value);
+          setTyped(event.target.value);
           mend();
         }}
       />
@@ -220,7 +235,12 @@ function Categories({ categories }: { categories: readonly Category[] }) {
           </tbody>
         </table>
       )}
-      <AddCategory />
+      <AddForm
+        label="Add a category"
+        field="Name of the new category"
+        placeholder="a new category’s name"
+        onAdd={(name) => make({ kind: 'addCategory', category: crypto.randomUUID(), name }, { saidAtItsPlace: true })}
+      />
     </section>
   );
 }
@@ -268,34 +288,5 @@ function CategoryRow({ category, place, count, onRemove }: { category: Category;
         />
       </td>
     </tr>
-  );
-}
-
-function AddCategory() {
-  const { make } = useActions();
-  const [name, setName] = useDraft('new category');
-  const id = useId();
-  const { problem, sending, submit, mend } = useSending(async () => {
-    const wrong = await make({ kind: 'addCategory', category: crypto.randomUUID(), name }, { saidAtItsPlace: true });
-    if (wrong === null) setName('');
-    return wrong;
-  });
-  return (
-    <form className="add-form" aria-label="Add a category" onSubmit={submit}>
-      <Input
-        aria-label="Name of the new category"
-        aria-describedby={problem === null ? undefined : id}
-        placeholder="a new category’s name"
-        value={name}
-        onChange={(event) => {
-          setName(event.target.value);
-          mend();
-        }}
-      />
-      <Button htmlType="submit" loading={sending}>
-        Add
-      </Button>
-      <Problem text={problem} id={id} />
-    </form>
   );
 }
