@@ -59,11 +59,9 @@ public sealed class WritingLimitsTests : CourseTest
         Browser.Until(() => !Browser.Run<string>("return document.querySelector('.save-state')?.textContent ?? ''").StartsWith("All changes saved", StringComparison.Ordinal), "what cannot be stored to be told of");
         await Workplace.Server.ReverseAsync("undo", (await Workplace.Server.SiteAsync()).Version(), window: "elsewhere").OkAsync();
         Until("the page to be back", "stage.querySelector('[data-block=guide-lead]') !== null", "true");
-        // It waits where it was typed, and can be stored now.
-        Write(Lead);
-        Until("what was typed", $"stage.querySelector('{Lead}').textContent.includes('unsaved')", "true");
-        End();
-        Browser.Press("." + Keys.Escape);
+        // It waits, and can be stored now.
+        Browser.Named("button", "Look at it").Click();
+        Browser.Starting("button", "Save what was typed into").Click();
         Stored();
         Assert.Contains("unsaved", await PageAsync("growing-guide"), StringComparison.Ordinal);
         Assert.Empty(Browser.Errors());

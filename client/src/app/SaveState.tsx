@@ -30,14 +30,17 @@ export function SaveState() {
 }
 
 function Unsaved({ places }: { places: [string, Typed][] }) {
-  const { takeStored } = useActions();
+  const { keepMine, takeStored } = useActions();
   return (
     <ul className="unsaved" aria-label="What is not saved">
       {places.map(([place, { name, edit, at, wrong }]) => (
         <li key={place}>
           <strong>{name}</strong> <span className="mono">{shortened(textOf(edit))}</span>
           <p className="problem">{wrong?.said}</p>
-          <Link to={at}>Go there</Link>{' '}
+          <Link to={at}>Go there</Link> {/* What was in its way may be gone by now: a page that was deleted is back. */}
+          <Button size="small" aria-label={`Save what was typed into ${name}`} onClick={() => keepMine(place)}>
+            Save it
+          </Button>{' '}
           <Button size="small" aria-label={`Drop what was typed into ${name}`} onClick={() => takeStored(place)}>
             Drop it
           </Button>
