@@ -80,7 +80,13 @@ internal static class SiteEndpoints
 /// <summary>A site with its sheet, as a window opens it.</summary>
 public sealed record OpenedSite(SiteView Site, SheetView Sheet, HistoryView History)
 {
-    public static OpenedSite Of(Head head, string window, long openedAt) => new(head.View, SheetView.Of(head), HistoryView.Of(head, window, openedAt));
+    public static OpenedSite Of(Head head, string window, long openedAt)
+    {
+        // Neither asks anything of the other, and of a large site both take their time.
+        SheetView? sheet = null;
+        Parallel.Invoke(() => _ = head.View, () => sheet = SheetView.Of(head));
+        return new(head.View, sheet!, HistoryView.Of(head, window, openedAt));
+    }
 }
 
 /// <param name="Undo">What undo would take back, in words; null where there is nothing.</param>

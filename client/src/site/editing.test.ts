@@ -65,6 +65,24 @@ beforeEach(() => {
 
 const settled = () => vi.waitFor(() => expect(store.getState().pending).toBe(0));
 
+test('what is shown first is tried once, until it is stored or refused', async () => {
+  let answer: (status: number, body: unknown) => void = () => undefined;
+  const asked = new Promise<{ status: number; body: unknown }>((resolve) => (answer = (status, body) => resolve({ status, body })));
+  server = () => ({ status: 200, body: asked.then((a) => a.body) });
+  const { make } = store.getState();
+  const done = make(edit, { owner: hand, isShownFirst: true });
+  await vi.waitFor(() => expect(store.getState().trial).not.toBeNull());
+  answer(200, made(0));
+  server = () => ({ status: 200, body: made(0) });
+  expect(await done).toBeNull();
+  expect(store.getState().trial).toBeNull();
+  expect(trials.length).toBe(1);
+  server = () => ({ status: 400, body: { detail: 'It cannot be.' } });
+  expect(await make(edit, { owner: hand, isShownFirst: true, saidAtItsPlace: true })).toBe('It cannot be.');
+  await settled();
+  expect(store.getState().trial).toBeNull();
+});
+
 test('a trial names the version and the pages on stage, each once', async () => {
   const { watch, attempt } = store.getState();
   watch('home');
