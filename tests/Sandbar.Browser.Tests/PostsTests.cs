@@ -70,6 +70,7 @@ public sealed class PostsTests : CourseTest
         // Taken away and back.
         View("Posts");
         Browser.Named("button", "Remove").Click();
+        Browser.Until(() => Browser.Run<string>("return document.activeElement.textContent").StartsWith("The first frost", StringComparison.Ordinal), "the focus on the next");
         Until("the next to be first", "stage.querySelector('main .post-title').textContent.trim()", "The first frost came early");
         Stored();
         Browser.PressWithControl("z");

@@ -30,7 +30,12 @@ internal sealed class Released : IAsyncDisposable
         app.Urls.Add("http://127.0.0.1:0");
         app.Use(async (context, next) =>
         {
-            if (context.Request.Path.Value!.EndsWith(".woff2", StringComparison.Ordinal)) await Task.Delay(fontsAfter, context.RequestAborted);
+            if (fontsAfter > TimeSpan.Zero && context.Request.Path.Value!.EndsWith(".woff2", StringComparison.Ordinal))
+            {
+                // On every page anew.
+                context.Response.Headers.CacheControl = "no-store";
+                await Task.Delay(fontsAfter, context.RequestAborted);
+            }
             await next(context);
         });
         app.UseStaticFiles(new StaticFileOptions { FileProvider = new PhysicalFileProvider(folder) });

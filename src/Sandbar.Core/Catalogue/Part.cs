@@ -127,6 +127,9 @@ public sealed record Part
     /// <summary>Id of the slot whose text runs on from block to block: it can be split in two blocks and joined to the one before; null where none does.</summary>
     public string? Running { get; init; }
 
+    /// <summary>Whether it shows text that none of its slots holds, such as the names of categories.</summary>
+    public bool HasOwnText { get; init; }
+
     /// <summary>Whether blocks may stand inside; which, <see cref="Standing"/> says.</summary>
     public bool HoldsBlocks { get; init; }
 

@@ -70,7 +70,7 @@ internal static class SharedBlocks
                 after = Blocks.Put(after, Like(after, source, member));
             }
         }
-        return Blocks.All(after).Count() > PageCheck.MostBlocks ? new Problem("/block", $"A site holds at most {PageCheck.MostBlocks} blocks.") : after;
+        return Blocks.Count(after) > PageCheck.MostBlocks ? new Problem("/block", $"A site holds at most {PageCheck.MostBlocks} blocks.") : after;
     }
 
     /// <summary>The same block, shown in one place.</summary>

@@ -9,7 +9,7 @@ namespace Sandbar.Core.Rendering;
 /// <summary>Which posts are shown where. What does not change costs nothing.</summary>
 public static class PostLists
 {
-    private const string List = "posts", FurtherLinks = "paging";
+    private const string List = "posts", CategoryList = "categories", FurtherLinks = "paging";
 
     /// <summary>As many pages as the specimen goes on to, so that what leads to them shows.</summary>
     private const int OnSpecimen = 3;
@@ -44,9 +44,9 @@ public static class PostLists
     /// <summary>Whether a page or its frame shows posts or categories.</summary>
     internal static bool Show(Site site, Page page) => Blocks.OnPage(site, page).Any(Show);
 
-    /// <summary>Where posts and categories lead, with what each is called.</summary>
-    internal static IEnumerable<(string Name, string To)> Links(Site site) =>
-        site.Posts.Select(p => (p.Title, p.To)).Concat(site.Categories.Select(c => (c.Name, c.To))).Where(l => l.Item2.Length > 0 && ContentCheck.IsSafe(l.Item2));
+    /// <summary>Where posts and categories lead, with what each is called and the part that shows it.</summary>
+    internal static IEnumerable<(string Part, string Name, string To)> Links(Site site) =>
+        site.Posts.Select(p => (Part: List, Name: p.Title, p.To)).Concat(site.Categories.Select(c => (Part: CategoryList, c.Name, c.To))).Where(l => l.To.Length > 0 && ContentCheck.IsSafe(l.To));
 
     private static Block[] In(Block outermost) => OfBlock.GetValue(outermost, o => [.. Blocks.WithInner(o).Where(b => PartCatalogue.Find(b.Part)?.Group == PartGroup.Posts)]);
 

@@ -252,7 +252,7 @@ public static class ContrastPairs
 
             private void Text(PartProperty property, ImmutableSortedDictionary<string, string> content)
             {
-                if (property.Piece.Length == 0 && !part.Slots.Any(s => s.Kind is SlotKind.Text or SlotKind.List or SlotKind.Table or SlotKind.Menu && Holds(content, s.Id))) return;
+                if (property.Piece.Length == 0 && !part.HasOwnText && !part.Slots.Any(s => s.Kind is SlotKind.Text or SlotKind.List or SlotKind.Table or SlotKind.Menu && Holds(content, s.Id))) return;
                 var ground = GroundOf(Sibling(property, "background"));
                 var color = Color(property.Id) ?? Color("text-color") ?? around.Text;
                 if (property.Target.Contains("::marker", StringComparison.Ordinal))

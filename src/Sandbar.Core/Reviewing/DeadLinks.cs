@@ -29,10 +29,11 @@ public static class DeadLinks
             foreach (var dead in menu.All().Select(i => Dead(shown.Id, Quoted.Text(i.Label), i.Page, page is null ? null : site.Pages.Get(page))).OfType<DeadLink>()) yield return dead;
         }
         // So are posts and categories.
-        if (PostLists.Links(site).Any() && Blocks.All(site).FirstOrDefault(b => PartCatalogue.Find(b.Part)?.Group == PartGroup.Posts) is { } list)
+        foreach (var links in PostLists.Links(site).GroupBy(l => l.Part, StringComparer.Ordinal))
         {
+            if (Blocks.All(site).FirstOrDefault(b => b.Part == links.Key) is not { } list) continue;
             var page = BlockTree.PlaceOf(site, list.Id)?.Page;
-            foreach (var dead in PostLists.Links(site).Select(l => Dead(list.Id, Quoted.Text(l.Name), l.To, page is null ? null : site.Pages.Get(page))).OfType<DeadLink>()) yield return dead;
+            foreach (var dead in links.Select(l => Dead(list.Id, Quoted.Text(l.Name), l.To, page is null ? null : site.Pages.Get(page))).OfType<DeadLink>()) yield return dead;
         }
         foreach (var page in site.Pages)
         {

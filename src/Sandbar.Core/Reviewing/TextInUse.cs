@@ -42,6 +42,7 @@ public static partial class TextInUse
         var cells = site.Looks.Find(block.Look)?.Cells ?? ImmutableSortedDictionary<string, Value>.Empty;
         var pieces = part.Properties.Where(p => p.Kind.Types.Contains(CssType.TextStyle)).ToList();
         var left = part.Slots.ToDictionary(s => s.Id, s => Text(site, block, s), StringComparer.Ordinal);
+        if (part.HasOwnText) left[""] = Besides(site, part, block, "");
         foreach (var property in pieces.OrderByDescending(p => p.Piece.Length))
         {
             var styles = block.Own.Concat(cells).Where(c => CellKey.Parse(c.Key).Property == property.Id).SelectMany(c => c.Value.References()).Select(r => r.Id).Distinct().ToList();
@@ -59,6 +60,7 @@ public static partial class TextInUse
     /// <summary>The text of a piece that no slot of the block holds.</summary>
     private static string Besides(Site site, Part part, Block block, string piece) => (part.Id, piece) switch
     {
+        _ when block.Content.GetValueOrDefault(piece, "") == Slot.Hidden => "",
         ("posts", "title") => Posts(site, p => p.Title),
         ("posts", "text") => Posts(site, p => Plain(p.Text)),
         ("posts", "date") => Posts(site, p => PostDate.Said(p.Date)),

@@ -46,6 +46,8 @@ public class PostEditTests
         var seeds = Listed.After(new SetContent("list", "category", "seeds")).After(new SetContent("list", "level", "2")).After(new SetContent("list", "date", "hidden")).After(new SetContent("list", "text", "hidden"));
         Assert.Equal(2, File(seeds, "index.html").QuerySelectorAll("h2.post-title").Length);
         Assert.Empty(File(seeds, "index.html").QuerySelectorAll("time, .post-text"));
+        Assert.NotEmpty(File(seeds, "index.html").QuerySelectorAll(".post img, .post-category"));
+        Assert.Empty(File(seeds.After(new SetContent("list", "picture", "hidden")).After(new SetContent("list", "label", "hidden")), "index.html").QuerySelectorAll(".post img, .post-category"));
     }
 
     [Fact]
@@ -103,11 +105,24 @@ public class PostEditTests
         Assert.Contains("at most 500", full.Refused(new AddPost("new", "New", "2026-11-26")).Message, StringComparison.Ordinal);
     }
 
+    /// <summary>Names of categories and numbers of pages stand in no slot, and must be readable all the same.</summary>
+    [Fact]
+    public void What_parts_write_of_themselves_is_among_the_pairs_and_the_text_in_use()
+    {
+        var bare = Listed.After(new SetContent("list", "most", "2")).After(new SetContent("list", "beyond", "further"));
+        var pairs = ContrastPairs.Of(bare, TestContext.Current.CancellationToken);
+        foreach (var look in new[] { "categories-column", "paging-standard" }) Assert.Contains(pairs, p => p.Look == look && p.Property == "text-color");
+        var tags = bare.After(new SetBlockLook("kinds", "categories-tags"));
+        Assert.Contains(TextInUse.Of(tags, tags.Type.Styles.First(s => s.Name == "Caption")), t => t.Contains("New seeds", StringComparison.Ordinal));
+        Assert.DoesNotContain(ContrastPairs.Of(bare.After(new SetContent("list", "date", "hidden")), TestContext.Current.CancellationToken), p => p.Look == "posts-list" && p.Property == "date-text-color");
+    }
+
     [Fact]
     public void A_post_that_leads_nowhere_any_more_is_told_of_where_posts_are_shown()
     {
         Assert.DoesNotContain(DeadLinks.Of(Bare.After(new RemovePage("guide"))), d => d.Says.Contains("first frost", StringComparison.Ordinal));
         Assert.Contains(DeadLinks.Of(Listed.After(new RemovePage("guide"))), d => (d.Page, d.Block, d.Says) == ("home", "list", "“The first frost came early” leads to a page that is gone."));
+        Assert.Contains(DeadLinks.Of(Listed.After(new RemovePage("guide"))), d => (d.Page, d.Block, d.Says) == ("home", "kinds", "“Season” leads to a page that is gone."));
         Assert.Null(File(Listed.After(new RemovePage("guide")), "index.html").QuerySelector(".post a[href^=growing-guide]"));
     }
 

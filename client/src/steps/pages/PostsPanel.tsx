@@ -20,12 +20,13 @@ export function PostsPanel() {
   const posts = useEditing((e) => e.site.posts);
   const categories = useEditing((e) => e.site.categories);
   const [chosen, choose] = useState<string | null>(null);
+  const [list, focusNext] = useFocusNext<HTMLDivElement>(posts.length);
   const post = posts.find((p) => p.id === chosen) ?? posts[0];
   return (
     <>
       {/* Long lists scroll, and are reached by key. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-      <div className="scroll" tabIndex={0} role="group" aria-label="Every post and category">
+      <div ref={list} className="scroll" tabIndex={0} role="group" aria-label="Every post and category">
         {posts.length === 0 && <p className="empty">No posts yet. Lists of the newest posts show what is added here.</p>}
         <ul className="chosen-list" aria-label="Posts, newest first">
           {posts.map((p) => (
@@ -57,12 +58,24 @@ export function PostsPanel() {
         />
         <Categories categories={categories} />
       </div>
-      {post && <PostEditor key={post.id} post={post} categories={categories} />}
+      {post && (
+        <PostEditor
+          key={post.id}
+          post={post}
+          categories={categories}
+          onRemove={() => {
+            // The editor goes with its post: work goes on with the next.
+            const next = posts[posts.indexOf(post) + 1] ?? posts[posts.indexOf(post) - 1];
+            focusNext(next ? '.post-row' : '.add-form input', next ? Math.min(posts.indexOf(post), posts.length - 2) : 0);
+            void make({ kind: 'removePost', post: post.id }).then((wrong) => wrong === null && choose(next?.id ?? null));
+          }}
+        />
+      )}
     </>
   );
 }
 
-function PostEditor({ post, categories }: { post: Post; categories: readonly Category[] }) {
+function PostEditor({ post, categories, onRemove }: { post: Post; categories: readonly Category[]; onRemove: () => void }) {
   const { make } = useActions();
   const home = useEditing((e) => e.site.pages[0]?.id ?? '');
   const [problem, setProblem] = useState<string | null>(null);
@@ -149,7 +162,7 @@ function PostEditor({ post, categories }: { post: Post; categories: readonly Cat
         </tbody>
       </table>
       <div className="acts">
-        <Button size="small" onClick={() => void make({ kind: 'removePost', post: post.id })}>
+        <Button size="small" onClick={onRemove}>
           Remove
         </Button>
       </div>

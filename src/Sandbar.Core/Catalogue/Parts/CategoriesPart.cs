@@ -20,6 +20,7 @@ internal sealed class CategoriesPart : IParts
             Properties.Border, Properties.Radius, Properties.Outline, Properties.OutlineOffset, Properties.Padding,
             Properties.Direction, Properties.Gap with { OnPart = true, SameInAllStates = true },
         ],
+        HasOwnText = true,
         States = [State.Rest, State.Current, State.Hover, State.Focus],
         Looks =
         [

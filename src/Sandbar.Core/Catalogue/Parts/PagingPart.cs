@@ -24,6 +24,7 @@ internal sealed class PagingPart : IParts
             Properties.Border, Properties.Radius, Properties.Outline, Properties.OutlineOffset, Properties.Padding,
             Properties.PlaceAcross with { OnPart = true }, Properties.Gap with { OnPart = true, SameInAllStates = true },
         ],
+        HasOwnText = true,
         States = [State.Rest, State.Current, State.Hover, State.Focus, State.Off],
         Looks =
         [

@@ -13,7 +13,7 @@ internal static class GuidePage
                 Stack("guide-head-text",
                     Paragraph("guide-eyebrow", "Eyebrow", "Growing guide"),
                     Heading("guide-title", 1, "Grow one for the pot and two for the drawer"),
-                    Paragraph("guide-lead", "Lead", "Eating a plant and keeping its seed ask for different things. Here is the second, in the order the year brings it."))),
+                    Paragraph("guide-lead", "Lead", "Eating a plant and keeping its seed ask for different things. Here is the second, in the order of the year."))),
             Section("guide-sowing", "Sowing", "Raised", null,
                 Columns("guide-sowing-columns", "Halves",
                     Stack("guide-sowing-text",

@@ -13,7 +13,7 @@ internal static class WorkshopsPage
                 Stack("workshops-head-text",
                     Paragraph("workshops-eyebrow", "Eyebrow", "At the long table"),
                     Heading("workshops-title", 1, "Workshops"),
-                    Paragraph("workshops-lead", "Lead", "Eight places each, tea included. Nobody is too new: half of those who teach here came to ask a question."))),
+                    Paragraph("workshops-lead", "Lead", "Eight places each, with tea. Nobody is too new: half of those who teach here came to ask a question."))),
             Section("workshops-list", "Spring evenings", "Raised", null,
                 Heading("workshops-list-title", 2, "This spring"),
                 Cards("workshops-cards",
