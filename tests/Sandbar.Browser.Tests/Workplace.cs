@@ -1,6 +1,8 @@
 using Sandbar.Store;
 using Sandbar.Tests;
 
+[assembly: AssemblyFixture(typeof(Chromiums))]
+
 namespace Sandbar.Browser.Tests;
 
 /// <summary>A server and a browser for a class of tests.</summary>

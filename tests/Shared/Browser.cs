@@ -5,7 +5,7 @@ using OpenQA.Selenium.Interactions;
 
 namespace Sandbar.Tests;
 
-/// <summary>Debian's Chromium, headless, at 1280 × 800 and as a desktop with a pointer that can hover.</summary>
+/// <summary>A tab of Debian's Chromium at 1280 × 800 and as a desktop with a pointer that can hover.</summary>
 public sealed class Browser : IDisposable
 {
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(20);
@@ -16,20 +16,9 @@ public sealed class Browser : IDisposable
         return JSON.stringify({ ...document.documentElement.dataset, said, kept: { ...sessionStorage } });
         """;
 
-    public Browser()
-    {
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments(
-            "--headless=new", "--no-sandbox", "--disable-dev-shm-usage", "--disable-gpu", "--hide-scrollbars", "--force-device-scale-factor=1",
-            "--force-color-profile=srgb", "--font-render-hinting=none", "--disable-lcd-text", "--no-first-run", "--no-default-browser-check",
-            "--disable-background-networking", "--disable-component-update", "--disable-sync", "--disable-extensions", "--window-size=1280,800",
-            "--blink-settings=primaryHoverType=2,availableHoverTypes=2,primaryPointerType=4,availablePointerTypes=4");
-        options.SetLoggingPreference(LogType.Browser, LogLevel.Severe);
-        Driver = new(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options);
-        Resize(1280, 800);
-    }
+    public Browser() => Resize(1280, 800);
 
-    public ChromeDriver Driver { get; }
+    public ChromeDriver Driver { get; } = Chromiums.Take();
 
     public void Resize(int width, int height) => Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>
     {
@@ -137,5 +126,5 @@ public sealed class Browser : IDisposable
         return found!;
     }
 
-    public void Dispose() => Driver.Dispose();
+    public void Dispose() => Chromiums.PutBack(Driver);
 }

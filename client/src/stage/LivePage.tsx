@@ -120,6 +120,7 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
       }
       const shown = before ?? sheet;
       loaded.sheets.show(shown);
+      if (!loaded.content.stands(shown.pages[page])) frameLoads(frame);
       void loaded.content.show(shown.pages[page], `/stage/${slug}/${page}${before ? `?before=${before.since}` : ''}`).then((stands) => {
         if (stands && !before && store.getState().sheet === sheet) frameShows(frame, loaded.document, String(sheet.version));
       });

@@ -77,6 +77,11 @@ export class FrameContent {
     this.stood = null;
   }
 
+  /** Whether the page of a mark stands here, so that showing it takes no time. */
+  stands(mark: string | undefined): boolean {
+    return mark === undefined || mark === this.mark;
+  }
+
   /**
    * Shows the page of a mark; fetched where it is not the one that stands here. What was tried stays until it is there.
    * @returns whether it stands here now: without a connection it may not
@@ -84,7 +89,7 @@ export class FrameContent {
   async show(mark: string | undefined, address: string): Promise<boolean> {
     if (mark === undefined) return true;
     this.wanted = mark;
-    if (mark === this.mark) {
+    if (this.stands(mark)) {
       this.clearTrial();
       return true;
     }
