@@ -275,6 +275,8 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
     {
         while (await store.OpenAsync(slug, cancel) is { } stored)
         {
+            // The window that asked will want its pages' marks, which stay where they are found: of a large site they take as long as its sheet. Nothing is lost where they cannot be made.
+            _ = Task.Run(() => SheetView.Marks(stored.Site), cancel);
             (Edit? edit, Site taken) = stored.LastGood < stored.Version ? (new BackToGood(stored.LastGood), stored.Site)
                 : Rendered(stored.Site) is null ? await BackToGoodAsync(stored, cancel)
                 : TakeLooks.For(stored.Site) is { } take ? (take, take.Apply(stored.Site).Site!)
@@ -365,7 +367,7 @@ public sealed class OpenSites(SiteStore store, IHubContext<LiveHub> windows, Tim
         if (Rendered(changed) is not { } sheet) return new EditResult.Refused([new("/", "After that the site could not be shown any more: nothing was changed.")]);
         // The files of a family that is taken from the shelf are the site's from now on, whatever a later program brings.
         if (changed.Shelf != stored.Site.Shelf) await store.KeepAsync(changed.Shelf.Except(stored.Site.Shelf).Select(i => BundledFamilies.Asset(i.Hash)).OfType<Asset>(), cancel);
-        await store.AppendAsync(changed, edit, new(line, patch), whole: stored.IsOld || patch.Format != Site.CurrentFormat, cancel);
+        await store.AppendAsync(changed, edit, new(line, patch), whole: await stored.IsOld || patch.Format != Site.CurrentFormat, cancel);
         return new EditResult.Made(head, new(stored.After(changed, line), sheet));
     }
 

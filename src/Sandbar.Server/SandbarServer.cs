@@ -71,10 +71,20 @@ public static partial class SandbarServer
     {
         // The build asks a program for its API without running it: nothing is to be written then.
         if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider") await PrepareAsync(app);
-        // The shelf is read while nobody waits for it.
-        app.Lifetime.ApplicationStarted.Register(() => _ = Task.Run(() => BundledFamilyView.All.Value));
+        ReadAhead(app);
         await app.RunAsync();
     }
+
+    /// <summary>Once the server runs, reads what will be asked for first while nobody waits for it: the site that was edited last, as its window opens it, and the shelf.</summary>
+    public static void ReadAhead(WebApplication app) => app.Lifetime.ApplicationStarted.Register(() => _ = Task.Run(async () =>
+    {
+        // What cannot be read is told to whoever asks for it.
+        var sites = await app.Services.GetRequiredService<SiteStore>().ListEditedAsync(app.Lifetime.ApplicationStopping);
+        var slug = sites.MaxBy(s => s.Edited).Site?.Slug;
+        if (slug is not null && await app.Services.GetRequiredService<OpenSites>().FindAsync(slug, app.Lifetime.ApplicationStopping) is { } head)
+            _ = OpenedSite.Of(head, window: "", head.Stored.Version);
+        _ = BundledFamilyView.All.Value;
+    }));
 
     /// <summary>Brings the store up to date and puts the demo site into an empty one.</summary>
     public static async Task PrepareAsync(WebApplication app)

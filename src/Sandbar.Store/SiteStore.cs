@@ -13,9 +13,14 @@ namespace Sandbar.Store;
 /// <summary>A site as the store holds it.</summary>
 /// <param name="Version">How many edits lie behind it.</param>
 /// <param name="Journal">The latest of them, oldest first, without their patches: as far back as undo reaches.</param>
-/// <param name="IsOld">Whether what is stored is not all that a site of today says: an edit of it is kept with the whole site, since its patch may lead through what is not there.</param>
-public sealed record StoredSite(Site Site, long Version, ImmutableList<JournalLine> Journal, bool IsOld = false)
+public sealed record StoredSite(Site Site, long Version, ImmutableList<JournalLine> Journal)
 {
+    /// <summary>
+    /// Whether what is stored is not all that a site of today says: an edit of it is kept with the whole site, since its patch may lead through what is not there.
+    /// Found out while the site is opened already.
+    /// </summary>
+    public Task<bool> IsOld { get; init; } = Task.FromResult(false);
+
     /// <summary>The version the site is of: an earlier one where what came after it cannot be read.</summary>
     public long LastGood { get; init; } = Version;
 
@@ -137,7 +142,7 @@ public sealed class SiteStore
         if (found is not { } stored) return null;
         // Another program may have written between the two.
         if (stored.Version > 0 && (journal is not [.., var last] || last.Version < stored.Version)) journal = await LinesAsync(slug, cancel);
-        return new(stored.Site, stored.Version, [.. journal.Where(l => l.Version <= stored.Version)], stored.IsOld) { LastGood = stored.LastGood };
+        return new(stored.Site, stored.Version, [.. journal.Where(l => l.Version <= stored.Version)]) { IsOld = stored.IsOld, LastGood = stored.LastGood };
     }
 
     /// <summary>Edits with their patches, oldest first.</summary>
@@ -222,7 +227,7 @@ public sealed class SiteStore
         return await db.Assets.AnyAsync(a => a.Hash == hash, cancel);
     }
 
-    private async Task<(Site Site, long Version, bool IsOld, long LastGood)?> DocumentAsync(string slug, CancellationToken cancel)
+    private async Task<(Site Site, long Version, Task<bool> IsOld, long LastGood)?> DocumentAsync(string slug, CancellationToken cancel)
     {
         await using var db = await contexts.CreateDbContextAsync(cancel);
         var checkpoints = db.Checkpoints.AsNoTracking().Where(c => c.Slug == slug && db.Sites.Any(s => s.Slug == slug && s.Deleted == null)).OrderByDescending(c => c.Version);
@@ -242,14 +247,14 @@ public sealed class SiteStore
 
     /// <summary>A document with patches; null where it cannot be read.</summary>
     /// <exception cref="NewerFormatException">A later program wrote it.</exception>
-    private static (Site Site, bool IsOld)? Read(string checkpoint, IEnumerable<string> patches)
+    private static (Site Site, Task<bool> IsOld)? Read(string checkpoint, IEnumerable<string> patches)
     {
         try
         {
             var document = StoredDocument.Parse(checkpoint);
             foreach (var patch in patches) document.Apply(patch);
             var site = document.Read();
-            return (site, !document.Says(site));
+            return (site, Task.Run(() => !document.Says(site)));
         }
         catch (Exception broken) when (broken is not NewerFormatException and (JsonException or FormatException or InvalidDataException or InvalidOperationException or NotSupportedException or ArgumentException or NullReferenceException))
         {

@@ -53,9 +53,9 @@ public sealed class OldStoreTests : IAsyncLifetime
         var edit = new SetThing("color", "beet", "color", "#123456");
         var after = edit.Apply(stored.Site).Site!;
         var line = new JournalLine(stored.Version + 1, DateTimeOffset.UnixEpoch, edit.Describe(stored.Site), "g", "one");
-        await store.AppendAsync(after, edit, new(line, Patch.Between(stored.Site, after)), whole: stored.IsOld, Cancel);
+        await store.AppendAsync(after, edit, new(line, Patch.Between(stored.Site, after)), whole: await stored.IsOld, Cancel);
         var again = (await new SiteStore(folder).OpenAsync("pellwyn", Cancel))!;
-        Assert.Equal((true, false), (stored.IsOld, again.IsOld));
+        Assert.Equal((true, false), (await stored.IsOld, await again.IsOld));
         Assert.Empty(Patch.Between(after, again.Site).Changes);
         Assert.Equal("g", History.Reversible(again.Journal, "one", again.Version).Undo?.Gesture);
     }

@@ -56,7 +56,7 @@ public sealed class SiteStoreTests : IAsyncLifetime
             site = after;
         }
         var stored = await new SiteStore(folder).OpenAsync("pellwyn", Cancel);
-        Assert.Equal((count, count, false), (stored!.Version, stored.Journal.Count, stored.IsOld));
+        Assert.Equal((count, count, false), (stored!.Version, stored.Journal.Count, await stored.IsOld));
         Assert.Equal(new FixedColorValue($"#{count:x6}"), stored.Site.Palette.Colors.Get("beet").Color);
         var entries = await store.EntriesAsync("pellwyn", 1, 3, Cancel);
         Assert.Equal(["beet → #000002", "beet → #000003"], entries.Select(e => e.Line.Label));
@@ -75,10 +75,10 @@ public sealed class SiteStoreTests : IAsyncLifetime
             Assert.Equal(1, await command.ExecuteNonQueryAsync(Cancel));
         }
         var stored = (await store.OpenAsync("pellwyn", Cancel))!;
-        Assert.True(stored.IsOld);
+        Assert.True(await stored.IsOld);
         var edit = new AddThing("easing", "soft", "soft");
         var (after, entry) = Make(stored.Site, 1, edit);
-        await store.AppendAsync(after, edit, entry, whole: stored.IsOld, Cancel);
+        await store.AppendAsync(after, edit, entry, whole: await stored.IsOld, Cancel);
         Assert.Equal("soft", Assert.Single((await new SiteStore(folder).OpenAsync("pellwyn", Cancel))!.Site.Motion.Easings).Name);
     }
 

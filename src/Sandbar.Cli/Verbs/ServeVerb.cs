@@ -37,6 +37,7 @@ internal static class ServeVerb
                 {
                     return await FailAsync($"{trouble} The store is {Path.GetFullPath(options.Store)}.");
                 }
+                SandbarServer.ReadAhead(app);
                 try
                 {
                     await app.StartAsync(cancel);
