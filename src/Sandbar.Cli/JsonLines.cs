@@ -105,9 +105,12 @@ internal static class JsonLines
 
     /// <summary>The bytes of a file that is named.</summary>
     /// <exception cref="FormatException">It is not named, or cannot be read.</exception>
-    public static byte[] FileBytes(this JsonElement request, string name)
+    public static byte[] FileBytes(this JsonElement request, string name) => FileBytes(request.Text(name));
+
+    /// <summary>The bytes of a file.</summary>
+    /// <exception cref="FormatException">It cannot be read.</exception>
+    public static byte[] FileBytes(string file)
     {
-        var file = request.Text(name);
         try
         {
             return File.ReadAllBytes(file);

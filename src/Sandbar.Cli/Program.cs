@@ -7,6 +7,8 @@ var root = new RootCommand("Sandbar: a site's colours, type, looks and overrides
     TypeVerbs.Command,
     EdgeVerbs.Command,
     FontVerbs.Command,
+    CssVerbs.Select,
+    CssVerbs.Lint,
     BuildVerb.Command,
     ServeVerb.Command,
 };

@@ -70,8 +70,11 @@ public static partial class SandbarServer
     public static async Task RunAsync(WebApplication app)
     {
         // The build asks a program for its API without running it: nothing is to be written then.
-        if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider") await PrepareAsync(app);
-        ReadAhead(app);
+        if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
+        {
+            await PrepareAsync(app);
+            ReadAhead(app);
+        }
         await app.RunAsync();
     }
 

@@ -36,7 +36,7 @@ public static class FlatRules
     private static readonly HashSet<string> Passing = new(
         [
             "hover", "focus", "focus-visible", "focus-within", "active", "disabled", "enabled", "checked", "target", "visited", "link", "open", "invalid", "user-invalid",
-            "valid", "user-valid", "placeholder-shown", "autofill", "indeterminate", "popover-open", "modal", "fullscreen", "playing", "paused",
+            "valid", "user-valid", "placeholder-shown", "autofill", "indeterminate", "popover-open", "modal", "fullscreen",
         ],
         StringComparer.Ordinal);
 

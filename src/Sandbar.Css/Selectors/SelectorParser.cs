@@ -18,10 +18,10 @@ public static class SelectorParser
 
     /// <summary>Selectors Level 4, HTML and CSS View Transitions, as Chromium has them.</summary>
     private static readonly HashSet<string> PseudoClasses = new(
-        (":active :active-view-transition :any-link :autofill :checked :closed :default :defined :disabled :empty :enabled :first-child :first-of-type :focus :focus-visible :focus-within :fullscreen "
-            + ":future :has-slotted :heading :host :hover :in-range :indeterminate :interest-source :interest-target :invalid :last-child :last-of-type :link :modal :muted :only-child :only-of-type :open :optional :out-of-range :past "
-            + ":paused :picture-in-picture :placeholder-shown :playing :popover-open :read-only :read-write :required :root :scope :seeking :stalled :target :target-current :target-after :target-before :user-invalid "
-            + ":user-valid :valid :visited :buffering :volume-locked :xr-overlay :blank :local-link :target-within :current :first :left :right")
+        (":active :active-view-transition :any-link :autofill :checked :default :defined :disabled :empty :enabled :first-child :first-of-type :focus :focus-visible :focus-within :fullscreen "
+            + ":future :host :hover :in-range :indeterminate :interest-source :interest-target :invalid :last-child :last-of-type :link :modal :only-child :only-of-type :open :optional :out-of-range :past "
+            + ":paused :picture-in-picture :placeholder-shown :popover-open :read-only :read-write :required :root :scope :target :target-current :target-after :target-before :user-invalid "
+            + ":user-valid :valid :visited :xr-overlay :current")
             .Split(' ').Select(name => name[1..]), StringComparer.Ordinal);
 
     private static readonly HashSet<string> PseudoElements = new(

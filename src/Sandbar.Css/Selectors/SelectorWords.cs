@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using System.Globalization;
 using Sandbar.Css.Syntax;
 
 namespace Sandbar.Css.Selectors;
@@ -10,10 +9,9 @@ internal static class SelectorWords
     /// <summary>The words of a pseudo-class; null where browsers know none of that name with these words.</summary>
     public static ImmutableArray<string>? OfState(string name, FunctionValue function) => name switch
     {
-        "active-view-transition-type" => Several(function, TokenKind.Ident),
-        "heading" => Several(function, TokenKind.Number),
+        "active-view-transition-type" => Several(function),
         // Chromium takes one language, and no text.
-        "lang" or "dir" or "state" => Several(function, TokenKind.Ident) is [var one] ? [one] : null,
+        "lang" or "dir" or "state" => Several(function) is [var one] ? [one] : null,
         _ => OfVendor(name, function),
     };
 
@@ -22,7 +20,7 @@ internal static class SelectorWords
     {
         "slotted" or "cue" => [],
         "part" => Tokens(function) is { Count: > 0 } parts && parts.TrueForAll(t => t.Kind == TokenKind.Ident) ? [.. parts.Select(t => t.Text)] : null,
-        "highlight" or "picker" => Several(function, TokenKind.Ident) is [var one] ? [one] : null,
+        "highlight" or "picker" => Several(function) is [var one] ? [one] : null,
         _ when name.StartsWith("view-transition-", StringComparison.Ordinal) || name == "scroll-button" => Tokens(function) is { Count: > 0 } all ? [.. all.Select(t => t.Text)] : null,
         _ => OfVendor(name, function),
     };
@@ -30,15 +28,15 @@ internal static class SelectorWords
     private static ImmutableArray<string>? OfVendor(string name, FunctionValue function) => name.StartsWith('-') ? [.. Tokens(function)?.Select(t => t.Text) ?? []] : null;
 
     /// <summary>One or more with commas between them.</summary>
-    private static ImmutableArray<string>? Several(FunctionValue function, TokenKind kind)
+    private static ImmutableArray<string>? Several(FunctionValue function)
     {
         if (Tokens(function) is not { } tokens || tokens.Count % 2 == 0) return null;
         for (var i = 0; i < tokens.Count; i++)
         {
             var token = tokens[i];
-            if (i % 2 == 0 ? token.Kind != kind || (token.Kind == TokenKind.Number && !token.IsInteger) : token.Kind != TokenKind.Comma) return null;
+            if (i % 2 == 0 ? token.Kind != TokenKind.Ident : token.Kind != TokenKind.Comma) return null;
         }
-        return [.. tokens.Where((_, i) => i % 2 == 0).Select(t => t.Kind == TokenKind.Number ? t.Number.ToString(CultureInfo.InvariantCulture) : t.Text)];
+        return [.. tokens.Where((_, i) => i % 2 == 0).Select(t => t.Text)];
     }
 
     /// <summary>Its tokens without white space; null where there is more than tokens.</summary>

@@ -1,0 +1,123 @@
+using System.Collections.Frozen;
+using System.Collections.Immutable;
+using Sandbar.Css.Documents;
+using Sandbar.Css.Grammar;
+using Sandbar.Css.Selectors;
+using Sandbar.Css.Syntax;
+
+namespace Sandbar.Css.Linting;
+
+/// <summary>What of a sheet browsers leave out, and what of it does nothing.</summary>
+public static class SheetLint
+{
+    /// <summary>What can stand in one place, of which a message names no more.</summary>
+    private const int MostExpected = 6;
+
+    /// <summary>Parts of selectors held against elements before what is left is not looked up.</summary>
+    private const long MostSteps = 20_000_000;
+
+    private static readonly FrozenSet<string> AtRules = FrozenSet.Create(
+        StringComparer.OrdinalIgnoreCase,
+        "charset", "color-profile", "container", "counter-style", "font-face", "font-feature-values", "font-palette-values", "function", "import", "keyframes", "layer", "media", "namespace", "page", "position-try", "property",
+        "scope", "starting-style", "supports", "view-transition");
+
+    /// <summary>All of a sheet, in the order of its text.</summary>
+    /// <param name="pages">Pages on which selectors are looked up; empty for none.</param>
+    public static IReadOnlyList<Diagnostic> Of(StyleSheetNode sheet, IReadOnlyList<Document> pages)
+    {
+        var matchings = pages.Select(page => new Matching(page) { MostSteps = MostSteps }).ToList();
+        return [.. sheet.Errors.Select(e => new Diagnostic(Severity.Error, "syntax", e.Start, e.Message))
+            .Concat(sheet.Rules.SelectMany(rule => In(rule, null, matchings))).OrderBy(d => d.Start)];
+    }
+
+    private static IEnumerable<Diagnostic> In(RuleNode rule, NestingParent? parent, List<Matching> pages)
+    {
+        switch (rule)
+        {
+            case StyleRuleNode style:
+                return InStyle(style, parent, pages);
+            case AtRuleNode { Name: var name } when !name.StartsWith('-') && !AtRules.Contains(name):
+                return [new(Severity.Warning, "unknown-at-rule", rule.Start, $"{Quoted.Text("@" + name)} is none that browsers know: they leave it out with all that stands in it.")];
+            // Its selectors are per cents.
+            case AtRuleNode { Name: var name } when name.EndsWith("keyframes", StringComparison.OrdinalIgnoreCase):
+                return rule.Items.OfType<RuleNode>().SelectMany(frame => frame.Items.OfType<DeclarationNode>()).SelectMany(Of);
+            case AtRuleNode at when AtRuleNode.HoldsRules(at.Name):
+                return rule.Items.SelectMany(item => item switch
+                {
+                    RuleNode inner => In(inner, parent, pages),
+                    DeclarationNode declaration => Of(declaration),
+                    _ => [],
+                });
+            // Descriptors are no properties.
+            default:
+                return [];
+        }
+    }
+
+    private static IEnumerable<Diagnostic> InStyle(StyleRuleNode rule, NestingParent? parent, List<Matching> pages)
+    {
+        if (!SelectorParser.TryParse(rule.Prelude, isNested: parent is not null, out var selectors, out var error))
+        {
+            // What stands in it is left out with it: there is nothing more to say of that.
+            yield return new(Severity.Error, "selector", error.Start, error.Message);
+            yield break;
+        }
+        var own = new NestingParent(parent is null ? selectors : [.. selectors.Select(Complete)], parent);
+        if (pages.Count > 0 && !pages.Exists(page => Finds(page, own)))
+            yield return new(Severity.Info, "finds-nothing", rule.Start, "No element of these pages is selected by this rule.");
+        foreach (var item in rule.Items)
+        {
+            foreach (var diagnostic in item is RuleNode inner ? In(inner, own, pages) : Of((DeclarationNode)item)) yield return diagnostic;
+        }
+    }
+
+    /// <summary>A nested selector with the <c>&amp;</c> that may be left out (CSS Nesting 1, §3.1).</summary>
+    private static ComplexSelector Complete(ComplexSelector selector) =>
+        selector.Leading is null && !NamesNesting(selector) ? selector with { Leading = Combinator.Descendant } : selector;
+
+    private static bool NamesNesting(ComplexSelector selector) => selector.Compounds.SelectMany(c => c.Parts).Any(part => part switch
+    {
+        NestingSelector => true,
+        PseudoClassSelector pseudo => pseudo.Arguments.Any(NamesNesting),
+        PseudoElementSelector pseudo => pseudo.Arguments.Any(NamesNesting),
+        _ => false,
+    });
+
+    /// <summary>Whether there is an element that the rule is about, in whatever state; where it costs too much to know, there is.</summary>
+    private static bool Finds(Matching page, NestingParent rule)
+    {
+        try
+        {
+            return rule.Selectors.Any(selector => page.Document.All.Any(element => page.HoldsWithPiece(Still(selector), element, rule.Around)));
+        }
+        catch (CostlySelectorException)
+        {
+            return true;
+        }
+    }
+
+    /// <summary>A selector without what a visitor does.</summary>
+    private static ComplexSelector Still(ComplexSelector selector) => selector with { Compounds = [.. selector.Compounds.Select(c => c with { Parts = [.. c.Parts.Where(p => !ElementStateNames.IsOne(p)).Select(Still)] })] };
+
+    private static SimpleSelector Still(SimpleSelector condition) =>
+        condition is PseudoClassSelector { Name: "is" or "where" or "has" } any ? any with { Arguments = [.. any.Arguments.Select(Still)] } : condition;
+
+    private static IEnumerable<Diagnostic> Of(DeclarationNode declaration)
+    {
+        // The parser has told of it.
+        if (declaration.Value.IsEmpty) return [];
+        return PropertyGrammars.All.Check(declaration.Name, declaration.Value) switch
+        {
+            Verdict.Unknown unknown => [new(Severity.Error, "unknown-property", declaration.Start, $"{Quoted.Text(declaration.Name)} is not a property: browsers leave the line out.{(unknown.Nearest is { } nearest ? $" Did you mean {nearest}?" : "")}")],
+            Verdict.Invalid invalid => [new(Severity.Error, "invalid-value", Math.Max(invalid.At, declaration.Start), $"{declaration.Name} does not take this: browsers leave the line out.{Expected(invalid.Expected)}")],
+            _ => [],
+        };
+    }
+
+    private static string Expected(ImmutableArray<string> expected) => expected.Length switch
+    {
+        0 => "",
+        <= MostExpected => $" Here could stand {string.Join(", ", expected)}.",
+        _ => $" Here could stand {string.Join(", ", expected.Take(MostExpected))} and {expected.Length - MostExpected} more.",
+    };
+}

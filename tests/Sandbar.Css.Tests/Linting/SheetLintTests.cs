@@ -1,0 +1,48 @@
+using Sandbar.Css.Documents;
+using Sandbar.Css.Linting;
+using Sandbar.Css.Syntax;
+
+namespace Sandbar.Css.Tests.Linting;
+
+/// <summary>That values and selectors are told right is held against Chromium in Sandbar.Browser.Tests; here where and how they are told.</summary>
+public sealed class SheetLintTests
+{
+    private static readonly Document Page = Document.Parse("<!doctype html><main><p class=a>A <b>b</b></p><input disabled></main>");
+
+    [Theory]
+    [InlineData("p { color: red; margin: 0 auto }", "")]
+    [InlineData("p { colour: red }", "unknown-property 5 “colour” is not a property: browsers leave the line out. Did you mean color?")]
+    [InlineData("p { text-align: middle }", "invalid-value 17 ")]
+    [InlineData("p { color: var(--x); --y: { z } }", "")]
+    [InlineData("p:hoover { color: 1 }", "selector 2 ")]
+    [InlineData("@media (hover) { p { top: red } }", "invalid-value 27 ")]
+    [InlineData("@font-face { font-family: X; src: local(X) }", "")]
+    [InlineData("@keyframes k { from { opacity: red } 50% { top: 1px } }", "invalid-value 32 ")]
+    [InlineData("@medai print { p { top: red } }", "unknown-at-rule 1 ")]
+    [InlineData("p { color: }", "syntax 5 ")]
+    [InlineData(".nothing { top: 0 }", "finds-nothing 1 ")]
+    [InlineData("p:hover, .nothing { top: 0 }", "")]
+    [InlineData("p:is(:hover, :focus)::before { top: 0 }", "")]
+    [InlineData("input:enabled { top: 0 }", "finds-nothing 1 ")]
+    [InlineData("p { b { top: 0 } & > i { top: 0 } + input { top: 0 } }", "finds-nothing 18 ")]
+    [InlineData("p { .a & { top: 0 } main & { top: 0 } &.a { b & { top: 0 } } }", "finds-nothing 5 |finds-nothing 45 ")]
+    public void It_is_told_where_it_stands(string css, string told)
+    {
+        var lines = new TextLines(css);
+        var found = SheetLint.Of(Parser.ParseStyleSheet(css), [Page]).Select(d => $"{d.Code} {lines.At(d.Start).Column} {d.Message}").ToList();
+        var wanted = told.Length == 0 ? [] : told.Split('|');
+        Assert.Equal(wanted.Length, found.Count);
+        Assert.All(wanted.Zip(found), pair => Assert.StartsWith(pair.First, pair.Second, StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void Without_pages_nothing_is_looked_up() => Assert.Empty(SheetLint.Of(Parser.ParseStyleSheet(".nothing { top: 0 }"), []));
+
+    /// <summary>What asks every element about every other is given up, and nothing is said of it.</summary>
+    [Fact]
+    public void What_asks_too_much_ends()
+    {
+        var deep = Document.Parse("<!doctype html>" + string.Concat(Enumerable.Repeat("<div><p></p>", 400)));
+        Assert.DoesNotContain(SheetLint.Of(Parser.ParseStyleSheet(string.Concat(Enumerable.Repeat(":has(:has(:has(b) ~ i) p ~ div) > * * :not(:has(i)) { top: 0 }", 20))), [deep]), d => d.Code is not ("finds-nothing" or "selector"));
+    }
+}
