@@ -121,6 +121,19 @@ internal static class JsonLines
         }
     }
 
+    /// <summary>When a file was written last; of one that cannot be read, no time there is.</summary>
+    public static DateTime WrittenAt(string file)
+    {
+        try
+        {
+            return File.GetLastWriteTimeUtc(file);
+        }
+        catch (Exception failed) when (failed is IOException or UnauthorizedAccessException or NotSupportedException or ArgumentException)
+        {
+            return default;
+        }
+    }
+
     private static void Write(ReadOnlySequence<byte> line, Answer answer, ArrayBufferWriter<byte> answers)
     {
         if (IsBlank(line)) return;

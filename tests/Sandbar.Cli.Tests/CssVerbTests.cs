@@ -19,6 +19,7 @@ public sealed class CssVerbTests : IDisposable
     [InlineData("select -", """{"selector":"p::before","html":"FOLDER/a.html"}""", """{"specificity":[0,0,2],"matches":[]}""")]
     [InlineData("select -", """{"selector":":not(:nonsense)"}""", """{"error":"“:nonsense” is no state that browsers know: they leave the whole rule out."}""")]
     [InlineData("select -", """{"selector":"p","html":"FOLDER/none.html"}""", """{"error":"The file “FOLDER/none.html” cannot be read."}""")]
+    [InlineData("select -", """{"selector":"p","html":""}""", """{"error":"The file “” cannot be read."}""")]
     [InlineData("lint -", """{"property":"margin","value":"1px auto"}""", """{"valid":true}""")]
     [InlineData("lint -", """{"property":"margin","value":"1px solid"}""", """{"valid":false}""")]
     [InlineData("lint -", """{"property":"colour","value":"red"}""", """{"valid":false}""")]

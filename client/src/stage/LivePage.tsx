@@ -120,7 +120,8 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
       }
       const shown = before ?? sheet;
       loaded.sheets.show(shown);
-      if (!loaded.content.stands(shown.pages[page])) frameLoads(frame);
+      // What is shown from before says of itself that it is not what is stored: nothing waits for that.
+      if (!before && !loaded.content.stands(shown.pages[page])) frameLoads(frame);
       void loaded.content.show(shown.pages[page], `/stage/${slug}/${page}${before ? `?before=${before.since}` : ''}`).then((stands) => {
         if (stands && !before && store.getState().sheet === sheet) frameShows(frame, loaded.document, String(sheet.version));
       });

@@ -70,7 +70,7 @@ internal static class CssVerbs
     private static Document Page(JsonElement request, string field)
     {
         var path = request.Text(field);
-        var written = File.GetLastWriteTimeUtc(path);
+        var written = JsonLines.WrittenAt(path);
         if (last is { } known && known.Path == path && known.Written == written) return known.Page;
         var page = Document.Parse(Encoding.UTF8.GetString(request.FileBytes(field)));
         last = (path, written, page);

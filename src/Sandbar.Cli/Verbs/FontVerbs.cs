@@ -52,22 +52,10 @@ internal static class FontVerbs
     private static (FontFile File, TextMeasure Measure) Open(JsonElement request)
     {
         var path = request.Text("file");
-        if (last is { } open && open.Path == path && open.Written == Written(path)) return (open.File, open.Measure);
+        if (last is { } open && open.Path == path && open.Written == JsonLines.WrittenAt(path)) return (open.File, open.Measure);
         var file = FontFile.Read(request.FileBytes("file"));
         last?.Measure.Dispose();
-        last = (path, Written(path), file, new(file));
+        last = (path, JsonLines.WrittenAt(path), file, new(file));
         return (last.Value.File, last.Value.Measure);
-    }
-
-    private static DateTime Written(string path)
-    {
-        try
-        {
-            return File.GetLastWriteTimeUtc(path);
-        }
-        catch (Exception failed) when (failed is IOException or UnauthorizedAccessException or NotSupportedException or ArgumentException)
-        {
-            return default;
-        }
     }
 }
