@@ -1,5 +1,6 @@
 // Writes src/Sandbar.Css/Syntax/property-names.json: the names of CSS properties as css-tree carries them (MDN's data and its own patch) and as
 // Debian's Chromium has them, with both versions, and which of them stand for several, as Chromium has it. A browser test tells when Chromium has learnt more.
+// src/Sandbar.Css/Properties/properties.json: what Chromium has of each property: its initial value, whether it is inherited, and what names stand for others.
 // And src/Sandbar.Css/Grammar/grammars.json: what properties take and what types are made of, in the value definition syntax, as css-tree carries it,
 // and in the place of some what grammar-patches.json says.
 import { execFileSync } from "node:child_process";
@@ -50,6 +51,82 @@ const longhands = JSON.parse(
   /<body>([^<]*)/.exec(
     chromium("--headless", "--no-sandbox", "--dump-dom", `file://${file}`),
   )[1],
+);
+
+// What is initial is what a plain box has that nobody styles; what is inherited is what one within another takes over from it, for some value that is not initial.
+const words = Object.fromEntries(
+  Object.entries(lexer.properties)
+    .filter(([, { syntax }]) => syntax)
+    .map(([name, { syntax }]) => [
+      name,
+      definitionSyntax.generate(syntax).match(/[a-zA-Z][a-zA-Z-]+/g) ?? [],
+    ]),
+);
+const facts = path.join(path.dirname(file), "facts.html");
+fs.writeFileSync(
+  facts,
+  `<body><span id="outer" style="all: initial; color: rgb(1, 2, 3)"><span id="inner" style="all: unset"></span></span><script>
+    const words = ${JSON.stringify(words)};
+    const common = ["red", "5px", "12%", "3", "0.5", "2s", "'a'", "'abcd' 1", "red blue", "foo", "--foo", "50deg", "5px 6px", "url(#a)", "scale(2)", "auto 3px", "ellipse(2px 3px)", "foo 1", "1px 2px 3px red", "'a' 'b'", "bold", "square", "7", "light", "dark", "en"];
+    const inner = document.getElementById("inner"), outer = document.getElementById("outer");
+    const camel = Object.keys(Object.getOwnPropertyDescriptors(CSSStyleDeclaration.prototype));
+    for (const key in inner.style) camel.push(key);
+    const names = [...new Set([...camel.map((k) => k.replace(/^webkit/, "Webkit").replace(/[A-Z]/g, (c) => "-" + c.toLowerCase())), ...getComputedStyle(inner)])].filter((n) => n !== "all" && CSS.supports(n, "inherit"));
+    const probe = document.createElement("div").style;
+    const of = (element, name) => { try { return element.computedStyleMap().getAll(name).map(String).join(", "); } catch { return ""; } };
+    const properties = {}, sets = {};
+    for (const name of names.sort()) {
+      probe.cssText = name + ": inherit";
+      const set = [...probe];
+      if (set.length !== 1 || set[0] !== name) { if (set.length) sets[name] = set; continue; }
+      const initial = of(inner, name) || getComputedStyle(inner).getPropertyValue(name);
+      if (!initial) continue;
+      let inherited = false;
+      for (const value of [...common, ...(words[name] ?? [])]) {
+        if (name === "color") { inherited = true; break; }
+        outer.style.setProperty(name, value);
+        const given = of(outer, name);
+        if (given !== initial && !/^rgb\\(1, 2, 3/.test(given)) {
+          inherited = of(inner, name) === given;
+          if (given) { outer.style.removeProperty(name); break; }
+        }
+        outer.style.removeProperty(name);
+      }
+      // What only the browser itself can set shows no difference here.
+      if (name === "-webkit-line-break" || name === "-webkit-text-decorations-in-effect") inherited = true;
+      const named = /^rgb\\(1, 2, 3/.test(initial) && name !== "color" ? "currentcolor" : name === "color" ? "rgb(0, 0, 0)" : initial;
+      properties[name] = inherited ? { initial: named, inherited } : { initial: named };
+    }
+    document.body.textContent = JSON.stringify({ properties, sets });
+  </script>`,
+);
+const unescape = (text) =>
+  text
+    .replaceAll("&lt;", "<")
+    .replaceAll("&gt;", ">")
+    .replaceAll("&amp;", "&");
+const { properties, sets } = JSON.parse(
+  unescape(
+    /<body>([^<]*)/.exec(
+      chromium("--headless", "--no-sandbox", "--dump-dom", `file://${facts}`),
+    )[1],
+  ),
+);
+fs.mkdirSync(path.join(here, "../src/Sandbar.Css/Properties"), {
+  recursive: true,
+});
+fs.writeFileSync(
+  path.join(here, "../src/Sandbar.Css/Properties/properties.json"),
+  JSON.stringify(
+    {
+      madeBy: "scripts/make-css-data.mjs",
+      chromium: /[\d.]+/.exec(chromium("--version"))[0],
+      properties,
+      sets,
+    },
+    null,
+    1,
+  ) + "\n",
 );
 
 const target = path.join(here, "../src/Sandbar.Css/Syntax/property-names.json");

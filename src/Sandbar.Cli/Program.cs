@@ -7,6 +7,7 @@ var root = new RootCommand("Sandbar: a site's colours, type, looks and overrides
     TypeVerbs.Command,
     EdgeVerbs.Command,
     FontVerbs.Command,
+    TraceVerb.Trace,
     CssVerbs.Select,
     CssVerbs.Lint,
     BuildVerb.Command,

@@ -15,8 +15,7 @@ internal static class CssVerbs
     /// <summary>Parts of selectors held against elements before a request is given up: some seconds.</summary>
     private const long MostSteps = 100_000_000;
 
-    // Many lines ask about the same page: the last one is kept for as long as it is as it was.
-    private static (string Path, DateTime Written, Document Page)? last;
+    private static readonly Cache<Document> Pages = new(bytes => Document.Parse(Encoding.UTF8.GetString(bytes)));
 
     public static Command Select => Verb.Create("select", "What a selector weighs, and which elements of a page it finds.",
         [new("selector", "a selector, or a list of them"), new("html", "an HTML file", Required: false)], SelectIn);
@@ -60,20 +59,10 @@ internal static class CssVerbs
         foreach (var weight in new[] { ids, classes, elements }) writer.WriteNumberValue(weight);
         writer.WriteEndArray();
         if (!request.TryGetProperty("html", out _)) return;
-        var page = Page(request, "html");
+        var page = Pages.Of(request.Text("html"));
         var matching = new Matching(page) { MostSteps = MostSteps };
         writer.WriteStartArray("matches");
         foreach (var element in page.All.Where(e => selectors.Any(s => matching.Holds(s, e)))) writer.WriteNumberValue(element.Index);
         writer.WriteEndArray();
-    }
-
-    private static Document Page(JsonElement request, string field)
-    {
-        var path = request.Text(field);
-        var written = JsonLines.WrittenAt(path);
-        if (last is { } known && known.Path == path && known.Written == written) return known.Page;
-        var page = Document.Parse(Encoding.UTF8.GetString(request.FileBytes(field)));
-        last = (path, written, page);
-        return page;
     }
 }

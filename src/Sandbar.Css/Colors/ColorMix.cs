@@ -1,15 +1,24 @@
 namespace Sandbar.Css.Colors;
 
+/// <summary>Which way round a hue goes. Source: CSS Color Module Level 4, §12.4.</summary>
+public enum HueWay
+{
+    Shorter,
+    Longer,
+    Increasing,
+    Decreasing,
+}
+
 /// <summary>Colours computed from others, as CSS computes them.</summary>
 public static class ColorMix
 {
     /// <summary>
-    /// A mix of two colours, as <c>color-mix()</c> has it: alpha premultiplied, hue the shorter way round, a missing component taken from the other.
+    /// A mix of two colours, as <c>color-mix()</c> has it: alpha premultiplied, a missing component taken from the other.
     /// Sources: CSS Color Module Level 4, §12, and Level 5, §3.
     /// </summary>
     /// <param name="share">Of <paramref name="other"/>, 0 to 1.</param>
     /// <returns>A colour in <paramref name="space"/>, not brought into sRGB.</returns>
-    public static Color Mix(Color one, Color other, double share, ColorSpace space)
+    public static Color Mix(Color one, Color other, double share, ColorSpace space, HueWay way = HueWay.Shorter)
     {
         Color a = In(one, space), b = In(other, space);
         var alpha = Between(a.Alpha, b.Alpha);
@@ -18,7 +27,7 @@ public static class ColorMix
         double Component(int at, double from, double to)
         {
             if (double.IsNaN(from) || double.IsNaN(to)) return double.IsNaN(from) ? to : from;
-            if (at == HueAt(space)) return (from + share * ShorterWay(from, to) + 360) % 360;
+            if (at == HueAt(space)) return ((from + share * Turned(from, to, way)) % 360 + 360) % 360;
             return alpha == 0 ? 0 : Between(from * a.Alpha, to * b.Alpha) / alpha;
         }
 
@@ -75,5 +84,17 @@ public static class ColorMix
         _ => -1,
     };
 
-    private static double ShorterWay(double from, double to) => (to - from) % 360 is var way && way > 180 ? way - 360 : way < -180 ? way + 360 : way;
+    private static double Turned(double from, double to, HueWay way)
+    {
+        var turn = (to - from) % 360;
+        return way switch
+        {
+            HueWay.Longer when turn is > 0 and < 180 => turn - 360,
+            HueWay.Longer when turn is > -180 and <= 0 => turn + 360,
+            HueWay.Longer => turn,
+            HueWay.Increasing => turn < 0 ? turn + 360 : turn,
+            HueWay.Decreasing => turn > 0 ? turn - 360 : turn,
+            _ => turn > 180 ? turn - 360 : turn < -180 ? turn + 360 : turn,
+        };
+    }
 }

@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using System.Collections.Frozen;
 using System.Collections.Immutable;
 using System.Text.Json;
+using System.Text.RegularExpressions;
 using Sandbar.Css.Syntax;
 
 namespace Sandbar.Css.Grammar;
@@ -26,7 +27,7 @@ public abstract record Verdict
 }
 
 /// <summary>The grammars of the properties, as data. Source: css-tree, which carries MDN's data and its own patch; written by scripts/make-css-data.mjs.</summary>
-public sealed class PropertyGrammars
+public sealed partial class PropertyGrammars
 {
     private static readonly FrozenSet<string> Wide = FrozenSet.Create(StringComparer.OrdinalIgnoreCase, "initial", "inherit", "unset", "revert", "revert-layer");
 
@@ -67,6 +68,16 @@ public sealed class PropertyGrammars
         var matcher = new ValueMatcher(this);
         return matcher.Matches(definition, value) ? new Verdict.Valid() : new Verdict.Invalid(matcher.Furthest, [.. matcher.Expected.Select(ValueDefinitionText.Of).Distinct().Order(StringComparer.Ordinal)]);
     }
+
+    /// <summary>Whether values are of a syntax as <c>@property</c> names it: types, words, bars between them, signs for more than one (CSS Properties and Values 1, §5).</summary>
+    public bool IsOf(string syntax, ImmutableArray<ComponentValue> value)
+    {
+        if (syntax == "*") return true;
+        return Registered().IsMatch(syntax) && !value.IsEmpty && !value.Any(IsBroken) && new ValueMatcher(this).Matches(ValueDefinitionParser.Parse(syntax), value);
+    }
+
+    [GeneratedRegex(@"^\s*(<(angle|color|custom-ident|image|integer|length|length-percentage|number|percentage|resolution|string|time|transform-function|transform-list|url)>|[a-zA-Z][\w-]{0,60})[+#]?(\s*\|\s*(<(angle|color|custom-ident|image|integer|length|length-percentage|number|percentage|resolution|string|time|transform-function|transform-list|url)>|[a-zA-Z][\w-]{0,60})[+#]?){0,30}\s*$")]
+    private static partial Regex Registered();
 
     /// <summary>What a property takes; null where that is not written down.</summary>
     public ValueDefinition? OfProperty(string name) => read.GetOrAdd($"'{name}'", _ => properties.TryGetValue(name, out var text) ? ValueDefinitionParser.Parse(text) : null);

@@ -62,7 +62,7 @@ public static class SheetLint
             yield return new(Severity.Error, "selector", error.Start, error.Message);
             yield break;
         }
-        var own = new NestingParent(parent is null ? selectors : [.. selectors.Select(Complete)], parent);
+        var own = new NestingParent(parent is null ? selectors : [.. selectors.Select(NestedSelectors.Complete)], parent);
         if (pages.Count > 0 && !pages.Exists(page => Finds(page, own)))
             yield return new(Severity.Info, "finds-nothing", rule.Start, "No element of these pages is selected by this rule.");
         foreach (var item in rule.Items)
@@ -70,18 +70,6 @@ public static class SheetLint
             foreach (var diagnostic in item is RuleNode inner ? In(inner, own, pages) : Of((DeclarationNode)item)) yield return diagnostic;
         }
     }
-
-    /// <summary>A nested selector with the <c>&amp;</c> that may be left out (CSS Nesting 1, §3.1).</summary>
-    private static ComplexSelector Complete(ComplexSelector selector) =>
-        selector.Leading is null && !NamesNesting(selector) ? selector with { Leading = Combinator.Descendant } : selector;
-
-    private static bool NamesNesting(ComplexSelector selector) => selector.Compounds.SelectMany(c => c.Parts).Any(part => part switch
-    {
-        NestingSelector => true,
-        PseudoClassSelector pseudo => pseudo.Arguments.Any(NamesNesting),
-        PseudoElementSelector pseudo => pseudo.Arguments.Any(NamesNesting),
-        _ => false,
-    });
 
     /// <summary>Whether there is an element that the rule is about, in whatever state; where it costs too much to know, there is.</summary>
     private static bool Finds(Matching page, NestingParent rule)

@@ -55,6 +55,38 @@ public sealed class Parser
         return parser.TakeValues(0);
     }
 
+    /// <summary>Parses what a <c>style</c> attribute says (CSS Style Attributes, §3): declarations, and nothing else counts.</summary>
+    public static ImmutableArray<DeclarationNode> ParseDeclarations(string source)
+    {
+        var parser = new Parser(source);
+        var declarations = ImmutableArray.CreateBuilder<DeclarationNode>();
+        while (parser.Current.Kind != TokenKind.End)
+        {
+            if (parser.Current.Kind is TokenKind.Whitespace or TokenKind.Semicolon)
+            {
+                parser.at++;
+            }
+            else if (parser.Current.Kind == TokenKind.AtKeyword)
+            {
+                parser.AtRule(nested: false, inStyle: true);
+            }
+            else
+            {
+                var mark = parser.values.Count;
+                // No block is around, so a brace that closes one ends nothing and spoils what it stands in.
+                if (parser.Declaration() is { } declaration && parser.Current.Kind != TokenKind.CloseCurly) declarations.Add(declaration);
+                else parser.SkipToSemicolon();
+                parser.values.RemoveRange(mark, parser.values.Count - mark);
+            }
+        }
+        return declarations.ToImmutable();
+    }
+
+    private void SkipToSemicolon()
+    {
+        while (Current.Kind is not (TokenKind.End or TokenKind.Semicolon)) Component();
+    }
+
     private ref readonly FoundToken Current => ref CollectionsMarshal.AsSpan(tokens)[at];
 
     private FoundToken Take() => Current.Kind == TokenKind.End ? Current : tokens[at++];

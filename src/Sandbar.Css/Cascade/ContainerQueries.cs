@@ -1,0 +1,42 @@
+using System.Collections.Immutable;
+using Sandbar.Css.Conditions;
+using Sandbar.Css.Documents;
+using Sandbar.Css.Properties;
+using Sandbar.Css.Syntax;
+
+namespace Sandbar.Css.Cascade;
+
+/// <summary>Whether <c>@container</c> conditions hold. Source: CSS Conditional Rules 5, §5. The width of a container is known where nothing but the window and set lengths make it.</summary>
+internal static class ContainerQueries
+{
+    private static readonly Property Names = CssProperties.Of("container-name"), Type = CssProperties.Of("container-type");
+
+    /// <param name="parent">The style of what stands around the element asked about.</param>
+    public static Answer Ask(ImmutableArray<ComponentValue> prelude, Element element, ElementStyle? parent)
+    {
+        var row = Condition.Plain(prelude);
+        var name = row is [Token { Kind: TokenKind.Ident } word, ..] && !word.IsIdent("not") ? word.Text : null;
+        var condition = name is null ? row : row[1..];
+        var asksSize = condition.Any(AsksSize);
+        for (var (at, style) = (element.Parent, parent); at is not null && style is not null; (at, style) = (at.Parent, style.Parent))
+        {
+            if (name is not null && !style.Text(Names).Split(' ').Contains(name)) continue;
+            var isSized = style.Text(Type).Contains("size", StringComparison.Ordinal);
+            if (asksSize && !isSized) continue;
+            if (condition.IsEmpty) return Answer.Yes;
+            var found = style;
+            return Condition.Evaluate(condition, value => value switch
+            {
+                FunctionValue function when function.Name.Equals("style", StringComparison.OrdinalIgnoreCase) => StyleQueries.Ask(function.Values, found.Custom),
+                BlockValue block => Features.Ask(block.Values, feature => Size(feature, found)),
+                _ => Answer.Unknown,
+            }) ?? Answer.No;
+        }
+        return Answer.No;
+    }
+
+    private static bool AsksSize(ComponentValue value) => value is BlockValue block && (block.Values.Any(AsksSize) || block.Values.Any(v => v is Token { Kind: TokenKind.Ident } word && word.Text.ToLowerInvariant() is var name
+        && (name.Contains("width", StringComparison.Ordinal) || name.Contains("height", StringComparison.Ordinal) || name.Contains("-size", StringComparison.Ordinal) || name.Contains("aspect-ratio", StringComparison.Ordinal) || name == "orientation")));
+
+    private static Feature? Size(string name, ElementStyle container) => name is "width" or "inline-size" && KnownSizes.Width(container) is { } width ? new(width, FeatureUnit.Length) : null;
+}

@@ -1,0 +1,461 @@
+using System.Collections.Immutable;
+using Sandbar.Css.Computing;
+using Sandbar.Css.Documents;
+using Sandbar.Css.Grammar;
+using Sandbar.Css.Properties;
+using Sandbar.Css.Syntax;
+using Cascading = Sandbar.Css.Cascade.Declared;
+using Values = System.Collections.Immutable.ImmutableArray<Sandbar.Css.Syntax.ComponentValue>;
+
+namespace Sandbar.Css.Cascade;
+
+/// <summary>What a property of an element comes to.</summary>
+/// <param name="Text">As Chromium writes it; with <c>currentcolor</c> where that stands for itself until it is used.</param>
+/// <param name="NeedsLayout">Whether it takes the measures of a font, or a layout, to know more.</param>
+public sealed record ComputedValue(string Text, bool KeepsCurrentColor = false, bool NeedsLayout = false);
+
+/// <summary>The style of an element, or of a piece of one: its properties are reckoned when they are asked for.</summary>
+public sealed class ElementStyle
+{
+    private static readonly Property Color = CssProperties.Of("color"), FontSizeProperty = CssProperties.Of("font-size"), LineHeight = CssProperties.Of("line-height"), FontFamily = CssProperties.Of("font-family"),
+        Display = CssProperties.Of("display"), Position = CssProperties.Of("position"), Float = CssProperties.Of("float"), OverflowX = CssProperties.Of("overflow-x"), OverflowY = CssProperties.Of("overflow-y"),
+        WritingMode = CssProperties.Of("writing-mode"), Direction = CssProperties.Of("direction"), ColorScheme = CssProperties.Of("color-scheme");
+
+    private readonly Dictionary<int, ComputedValue> values = [];
+    private readonly Dictionary<string, Values?> customs = new(StringComparer.Ordinal);
+    private readonly Dictionary<Declared, ImmutableArray<Assignment>?> substituted = [];
+    private readonly List<string> open = [];
+    private readonly HashSet<string> circular = new(StringComparer.Ordinal);
+    private Flow? flow;
+    private FontSize? fontSize;
+    private Lengths? lengths;
+
+    internal ElementStyle(PageStyles page, Element element, ElementStyle? parent, ElementCascade cascade, string piece) =>
+        (Page, Element, Parent, Cascade, Piece) = (page, element, parent, cascade, piece);
+
+    public PageStyles Page { get; }
+
+    /// <summary>The element it was made for; others that are styled alike may share it.</summary>
+    public Element Element { get; }
+
+    /// <summary>What it inherits from; null of the root.</summary>
+    public ElementStyle? Parent { get; }
+
+    public ElementCascade Cascade { get; }
+
+    /// <summary>The pseudo-element it is of, without colons; empty for an element.</summary>
+    public string Piece { get; }
+
+    /// <summary>How text runs in it.</summary>
+    public Flow Flow => flow ??= Flow.Of(Raw(WritingMode), Raw(Direction));
+
+    /// <summary>Whether system colours and <c>light-dark()</c> are dark here (CSS Color Adjustment 1, §2).</summary>
+    public bool IsDark
+    {
+        get
+        {
+            var schemes = Computed(ColorScheme).Text.Split(' ');
+            var isDark = schemes.Contains("dark");
+            return isDark && (Page.Rules.Media.IsDark || !schemes.Contains("light"));
+        }
+    }
+
+    /// <summary>Its font size in px.</summary>
+    public double FontSizePx => Size.Px;
+
+    /// <summary>What a property comes to.</summary>
+    public ComputedValue Computed(Property property)
+    {
+        var physical = property.IsLogical ? LogicalSides.Physical(property, Flow) : property;
+        if (values.TryGetValue(physical.Id, out var known)) return known;
+        return values[physical.Id] = Compute(physical);
+    }
+
+    /// <summary>The same with <c>currentcolor</c> put in, as Chromium's <c>computedStyleMap</c> gives it.</summary>
+    public string Text(Property property)
+    {
+        var computed = Computed(property);
+        return computed.KeepsCurrentColor ? new ComputedText(Surroundings(Lengths, CurrentColor)).Of(property, Parser.ParseValues(computed.Text)) : computed.Text;
+    }
+
+    internal string Text(string property) => Text(CssProperties.Of(property));
+
+    /// <summary>What <c>currentcolor</c> is.</summary>
+    public ComputedColor CurrentColor => Parser.ParseValues(Computed(Color).Text) is [var value] && ColorComputation.Of(value, ComputedColor.Black, false, Lengths.Initial) is { } color
+        ? color : ComputedColor.Black;
+
+    /// <summary>All valid declarations of a property, the strongest first.</summary>
+    public IReadOnlyList<Candidate> Candidates(Property property) => Cascade.Of(property, Flow);
+
+    /// <summary>What a custom property comes to; null where it comes to nothing.</summary>
+    public Values? Custom(string name)
+    {
+        if (customs.TryGetValue(name, out var known)) return known;
+        if (open.IndexOf(name) is var at and >= 0)
+        {
+            // All of a circle come to nothing (CSS Custom Properties 1, §2.3).
+            foreach (var one in open.Skip(at)) circular.Add(one);
+            return null;
+        }
+        open.Add(name);
+        var found = FindCustom(name);
+        open.RemoveAt(open.Count - 1);
+        if (circular.Remove(name)) found = null;
+        return customs[name] = found;
+    }
+
+    private Values? FindCustom(string name)
+    {
+        var registered = Page.Rules.Registered.GetValueOrDefault(name);
+        Values? initial = registered?.Initial;
+        var unset = registered is { IsInherited: false } ? initial : Inherited();
+        if (Cascade.Winner(name) is not { } winner) return unset;
+        if (winner.Declared.Keyword is WideKeyword.Revert or WideKeyword.RevertLayer)
+        {
+            winner = Below(Cascade.Of(name), winner)!;
+            if (winner is null) return unset;
+        }
+        switch (winner.Declared.Keyword)
+        {
+            case WideKeyword.Initial:
+                return initial;
+            case WideKeyword.Inherit:
+                return Inherited();
+            case WideKeyword.Unset:
+                return unset;
+        }
+        if (Substituted(winner.Declared.Node.Value) is not { } found) return registered is null ? null : unset;
+        if (found is [Token { Kind: TokenKind.Ident } word] && word.Text.ToLowerInvariant() is "initial" or "inherit" or "unset") return word.IsIdent("initial") ? initial : word.IsIdent("inherit") ? Inherited() : unset;
+        if (registered is not { Syntax: not "*" } typed) return found;
+        // What is not of its type counts as not there.
+        if (!PropertyGrammars.All.IsOf(typed.Syntax, Trimmed(found))) return unset;
+        return Parser.ParseValues(new ComputedText(Surroundings(Lengths, CurrentColorUnless(typed.Syntax))).OfUntyped(Trimmed(found)));
+
+        Values? Inherited() => Parent is null ? initial : Parent.Custom(name);
+        ComputedColor? CurrentColorUnless(string syntax) => syntax.Contains("color", StringComparison.Ordinal) ? null : ComputedColor.Black;
+    }
+
+    private static Values Trimmed(Values values)
+    {
+        int from = 0, to = values.Length;
+        while (from < to && values[from] is Token { Kind: TokenKind.Whitespace }) from++;
+        while (to > from && values[to - 1] is Token { Kind: TokenKind.Whitespace }) to--;
+        return values[from..to];
+    }
+
+    private Values? Substituted(Values values) => Variables.AreIn(values) ? new Variables(Custom, name => Element[name], Page.Rules.Media).In(values) : values;
+
+    /// <summary>A declaration's values for a property, variables put in; null where that comes to nothing it takes.</summary>
+    private Values? ValuesOf(Declared declared, Property property)
+    {
+        var logical = declared.Sets.FirstOrDefault(p => p == property || (p.IsLogical && LogicalSides.Physical(p, Flow) == property)) ?? property;
+        if (!declared.HoldsVariables) return declared.For(logical);
+        if (!substituted.TryGetValue(declared, out var assignments))
+        {
+            assignments = Substituted(declared.Node.Value) is { } found && Trimmed(found) is { IsEmpty: false } trimmed ? Checked(declared.Name, trimmed) : null;
+            substituted[declared] = assignments;
+        }
+        return assignments is { } given ? Cascading.Values(given, logical) : null;
+    }
+
+    private static ImmutableArray<Assignment>? Checked(string name, Values values)
+    {
+        // A word for a whole value may come out of a variable.
+        if (values is [Token { Kind: TokenKind.Ident } word] && word.Text.ToLowerInvariant() is "initial" or "inherit" or "unset" or "revert" or "revert-layer") return [.. CssProperties.SetBy(name).Select(p => new Assignment(p, values))];
+        return PropertyGrammars.All.Check(name, values) is Verdict.Valid ? Shorthands.Expand(name, values) : null;
+    }
+
+    /// <summary>What is declared of a property with all words for whole values followed.</summary>
+    /// <returns>Values; or null and whether it is what the parent has, or what is initial.</returns>
+    private (Values? Values, bool Inherits, Declared? By) Declaration(Property property, Flow declaredIn)
+    {
+        var unset = (default(Values?), property.IsInherited, default(Declared?));
+        var winner = Cascade.Winner(property, declaredIn);
+        IReadOnlyList<Candidate>? all = null;
+        while (winner is not null)
+        {
+            var keyword = winner.Declared.Keyword;
+            Values? found = null;
+            if (keyword == WideKeyword.None)
+            {
+                found = ValuesOf(winner.Declared, property);
+                if (found is not { IsEmpty: false } values) return unset;
+                if (!winner.Declared.HoldsVariables || values is not [Token { Kind: TokenKind.Ident } word]) return (values, false, winner.Declared);
+                keyword = word.Text.ToLowerInvariant() switch { "initial" => WideKeyword.Initial, "inherit" => WideKeyword.Inherit, "unset" => WideKeyword.Unset, "revert" => WideKeyword.Revert, "revert-layer" => WideKeyword.RevertLayer, _ => WideKeyword.None };
+                if (keyword == WideKeyword.None) return (values, false, winner.Declared);
+            }
+            switch (keyword)
+            {
+                case WideKeyword.Initial:
+                    return (null, false, null);
+                case WideKeyword.Inherit:
+                    return (null, true, null);
+                case WideKeyword.Unset:
+                    return unset;
+            }
+            all ??= Cascade.Of(property, declaredIn);
+            winner = Below(all, winner, keyword);
+        }
+        return unset;
+    }
+
+    /// <summary>The strongest declaration in what comes before an origin or a layer (CSS Cascade 5, §7.3.4 and §7.3.5).</summary>
+    private static Candidate? Below(IReadOnlyList<Candidate> all, Candidate from, WideKeyword keyword = WideKeyword.None)
+    {
+        var isLayer = (keyword == WideKeyword.None ? from.Declared.Keyword : keyword) == WideKeyword.RevertLayer;
+        return all.FirstOrDefault(c => isLayer ? Layer(c).CompareTo(Layer(from)) < 0 : c.Origin < Origin.Hint && from.Origin > Origin.UserAgent);
+
+        static (Origin, bool, int) Layer(Candidate candidate) => (candidate.Origin, candidate.IsInline, candidate.LayerRank);
+    }
+
+    /// <summary>Words of the properties that all others are read by.</summary>
+    private string Raw(Property property)
+    {
+        var (found, inherits, _) = Declaration(property, default);
+        return found is [Token word] ? word.Text.ToLowerInvariant() switch { "lr" or "lr-tb" or "rl" or "rl-tb" => "horizontal-tb", "tb" or "tb-rl" => "vertical-rl", "tb-lr" => "vertical-lr", var other => other }
+            : inherits && Parent is not null ? Parent.Raw(property) : property.Initial;
+    }
+
+    private Surroundings Surroundings(Lengths of, ComputedColor? current) => new(of, current, IsDark, address => address);
+
+    /// <summary>What relative lengths are of in it.</summary>
+    public Lengths Lengths
+    {
+        get
+        {
+            if (lengths is not null) return lengths;
+            var media = Page.Rules.Media;
+            lengths = new(FontSizePx, Root.FontSizePx, media.Width, media.Height) { IsVertical = Flow.IsVertical };
+            return lengths = lengths with { LineHeight = LineHeightPx, RootLineHeight = Root == this ? LineHeightPx : Root.LineHeightPx };
+        }
+    }
+
+    private ElementStyle Root
+    {
+        get
+        {
+            var at = this;
+            while (at.Parent is not null) at = at.Parent;
+            return at;
+        }
+    }
+
+    private double? LineHeightPx => Parser.ParseValues(Computed(LineHeight).Text) switch
+    {
+        [Token { Kind: TokenKind.Number } number] => number.Number * FontSizePx,
+        [Token { Kind: TokenKind.Dimension } length] => length.Number,
+        _ => null,
+    };
+
+    /// <summary>A font size: where it comes from decides whether a change to letters of one width changes it.</summary>
+    /// <param name="Keyword">The place among the words from <c>xx-small</c>; null where it is none.</param>
+    /// <param name="IsAbsolute">Whether a length stands behind it.</param>
+    private sealed record FontSize(double Px, int? Keyword, bool IsAbsolute)
+    {
+        // Browsers keep sizes in 24 binary digits.
+        public double Px { get; init; } = (float)Px;
+    }
+
+    private FontSize Size => fontSize ??= FindFontSize();
+
+    private static readonly string[] SizeWords = ["xx-small", "x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large"];
+
+    // CSS Fonts 4, §2.5: of 16 px, and of the 13 px that letters of one width begin with (HTML, and what Chromium answers).
+    private static readonly double[] SizeSteps = [9, 10, 13, 16, 18, 24, 32, 48], FixedSizeSteps = [9, 10, 12, 13, 16, 20, 26, 39];
+
+    private FontSize FindFontSize()
+    {
+        var inherited = Parent?.Size ?? new(16, 3, false);
+        var isFixed = IsFixed;
+        var wasFixed = Parent?.IsFixed ?? false;
+        var (found, inherits, _) = Declaration(FontSizeProperty, Flow);
+        FontSize own;
+        if (found is not [var value]) own = inherits ? inherited : new(16, 3, false);
+        else if (value is Token { Kind: TokenKind.Ident } word)
+        {
+            var at = Array.IndexOf(SizeWords, word.Text.ToLowerInvariant());
+            if (at >= 0) return new((isFixed ? FixedSizeSteps : SizeSteps)[at], at, false);
+            if (word.IsIdent("larger")) own = new(inherited.Px * 1.2, null, inherited.IsAbsolute);
+            else if (word.IsIdent("smaller")) own = new(inherited.Px / 1.2, null, inherited.IsAbsolute);
+            else own = inherited;
+        }
+        else
+        {
+            var media = Page.Rules.Media;
+            var around = new Lengths(inherited.Px, Parent is null ? 16 : Root.FontSizePx, media.Width, media.Height)
+            {
+                Whole = inherited.Px,
+                LineHeight = Parent?.LineHeightPx,
+                RootLineHeight = Parent is null ? null : Root.LineHeightPx,
+                IsVertical = Flow.IsVertical,
+            };
+            var isRelative = IsFontRelative(value);
+            own = Calculation.Of(value, around) is Calculation.Amount amount ? new(Math.Max(0, amount.Value), null, inherited.IsAbsolute || !isRelative) : inherited;
+        }
+        if (own.IsAbsolute || isFixed == wasFixed) return own;
+        if (own.Keyword is { } keyword) return own with { Px = (isFixed ? FixedSizeSteps : SizeSteps)[keyword] };
+        return own with { Px = isFixed ? own.Px * 13 / 16 : own.Px * 16 / 13 };
+    }
+
+    private static bool IsFontRelative(ComponentValue value) => value switch
+    {
+        Token { Kind: TokenKind.Percentage } => true,
+        Token { Kind: TokenKind.Dimension } dimension => dimension.Unit.ToLowerInvariant() is "em" or "ex" or "ch" or "cap" or "ic" or "lh",
+        _ => false,
+    };
+
+    /// <summary>Whether its font is <c>monospace</c> and nothing else, which has a size of its own.</summary>
+    private bool IsFixed => Computed(FontFamily).Text == "monospace";
+
+    private ComputedValue Inherit(Property property) => Parent is null ? Initial(property) : Parent.Computed(property);
+
+    private static ComputedValue Initial(Property property) => property.Initial == "currentcolor" ? new("currentcolor", true) : new(property.Initial);
+
+    private ComputedValue Compute(Property property)
+    {
+        switch (property.Name)
+        {
+            case "font-size":
+                return new(NumberText.Of(Size.Px, "px"));
+            case "writing-mode" or "direction":
+                return new(Raw(property));
+        }
+        var (found, inherits, by) = Declaration(property, Flow);
+        var computed = found is { } values ? Of(property, values, by) : inherits ? Inherit(property) : Initial(property);
+        return Adjusted(property, computed);
+    }
+
+    private ComputedValue Of(Property property, Values values, Declared? by)
+    {
+        switch (property.Name)
+        {
+            case "color":
+                var current = Parent?.CurrentColor ?? ComputedColor.Black;
+                return ColorComputation.Of(values[0], current, IsDark, Lengths) is { } color ? new(color.ToString()) : Inherit(property);
+            case "color-scheme":
+                return new(new ComputedText(new(Lengths.Initial, ComputedColor.Black, false, a => a)).Of(property, values));
+            case "font-weight" when values is [Token word] && (word.IsIdent("bolder") || word.IsIdent("lighter")):
+                return new(Weight(double.TryParse((Parent?.Computed(property) ?? Initial(property)).Text, System.Globalization.CultureInfo.InvariantCulture, out var weight) ? weight : 400, word.IsIdent("bolder")));
+            case "font-family":
+                return new(new ComputedText(new(Lengths.Initial, ComputedColor.Black, false, a => a)).Of(property, values));
+            case "line-height":
+                return Computed(property, values, LineLengths(), by);
+            case "text-align" when values is [Token word]:
+                return Aligned(property, word.Text.ToLowerInvariant());
+            default:
+                return Computed(property, values, Lengths, by);
+        }
+    }
+
+    private Lengths LineLengths()
+    {
+        var media = Page.Rules.Media;
+        return new(FontSizePx, Root.FontSizePx, media.Width, media.Height) { Whole = FontSizePx, LineHeight = Parent?.LineHeightPx, RootLineHeight = Parent is null ? null : Root.LineHeightPx, IsVertical = Flow.IsVertical };
+    }
+
+    private ComputedValue Computed(Property property, Values values, Lengths of, Declared? by)
+    {
+        var text = new ComputedText(Surroundings(of, null) with { Link = by?.Rule?.Sheet.Link ?? Page.Link });
+        var written = text.Of(property, values);
+        return new(written, text.KeepsCurrentColor, text.NeedsLayout);
+    }
+
+    // CSS Fonts 4, §2.2.1
+    private static string Weight(double inherited, bool isBolder) => isBolder
+        ? inherited < 350 ? "400" : inherited < 550 ? "700" : inherited < 900 ? "900" : NumberText.Of(inherited)
+        : inherited < 100 ? NumberText.Of(inherited) : inherited < 550 ? "100" : inherited < 750 ? "400" : "700";
+
+    private ComputedValue Aligned(Property property, string word)
+    {
+        var inherited = Inherit(property);
+        switch (word)
+        {
+            // Heads of tables are centred where nobody says otherwise (HTML, "Tables").
+            case "-internal-center":
+                return inherited.Text is "start" ? new("center") : inherited;
+            case "match-parent" or "-webkit-match-parent":
+                return Parent is null ? new("start") : inherited.Text is "start" or "end" ? new((inherited.Text == "start") != Parent.Flow.IsRightToLeft ? "left" : "right") : inherited;
+            default:
+                return new(word);
+        }
+    }
+
+    /// <summary>What other properties make of a value (CSS Display 3, §2.7; CSS 2.2, §9.7; CSS Overflow 3, §3.1).</summary>
+    private ComputedValue Adjusted(Property property, ComputedValue computed)
+    {
+        switch (property.Name)
+        {
+            case "display" when NativeControls.Of(this) is not NativeControl.None && computed.Text is "inline" or "list-item":
+                computed = new("inline-block");
+                goto case "display";
+            case "display":
+                return IsBlockified(computed.Text) ? new(Blockified(computed.Text)) : computed;
+            case "float":
+                return Computed(Position).Text is "absolute" or "fixed" ? new("none") : computed;
+            case "overflow-x" or "overflow-y":
+                var other = Declared(property == OverflowX ? OverflowY : OverflowX);
+                return computed.Text == "visible" && NativeControls.Adjusted(property.Name, this) is { } shown ? new(shown) : other is "visible" or "clip" ? computed : computed.Text == "visible" ? new("auto") : computed.Text == "clip" ? new("hidden") : computed;
+            case "width" or "height" or "aspect-ratio":
+                return computed.Text != "auto" && Page.IsWords(Element) && Computed(Display).Text == "inline" ? new("auto") : computed;
+            case "-webkit-text-decorations-in-effect":
+                return new(Lines());
+            case "background-position-x" or "background-position-y" or "background-size" or "background-repeat" or "background-attachment" or "background-origin" or "background-clip" or "background-blend-mode":
+                return Layered(computed, "background-image");
+            case "-webkit-mask-position-x" or "-webkit-mask-position-y" or "mask-size" or "mask-repeat" or "mask-origin" or "mask-clip" or "mask-mode" or "mask-composite":
+                return Layered(computed, "mask-image");
+            default:
+                return NativeControls.Adjusted(property.Name, this) is { } native ? new(native, native == "currentcolor") : computed;
+        }
+    }
+
+    private static readonly string[] LineNames = ["underline", "overline", "line-through"];
+
+    /// <summary>Lines through and along text: those of what is around go on in what flows with it (CSS Text Decoration 3, §2.1).</summary>
+    private string Lines()
+    {
+        var display = Computed(Display).Text;
+        var isApart = display.StartsWith("inline-", StringComparison.Ordinal) || Computed(Float).Text != "none" || Computed(Position).Text is "absolute" or "fixed";
+        var lines = $"{(isApart || Parent is null ? "" : Parent.Text("-webkit-text-decorations-in-effect"))} {Text("text-decoration-line")}".Split(' ');
+        var all = string.Join(' ', LineNames.Where(lines.Contains));
+        return all.Length == 0 ? "none" : all;
+    }
+
+    /// <summary>Layers are as many as pictures.</summary>
+    private ComputedValue Layered(ComputedValue computed, string images)
+    {
+        if (!computed.Text.Contains(',', StringComparison.Ordinal)) return computed;
+        var entries = ComputedText.Entries(Parser.ParseValues(computed.Text));
+        var count = ComputedText.Entries(Parser.ParseValues(Computed(CssProperties.Of(images)).Text)).Count;
+        return entries.Count <= count ? computed : computed with { Text = string.Join(", ", entries.Take(count).Select(e => Serializer.Values([.. e.SelectMany((v, i) => i > 0 ? [new Token(TokenKind.Whitespace, 0, 0), v] : new[] { v })]))) };
+    }
+
+    /// <summary>What is declared of an overflow, before its twin changes it.</summary>
+    private string Declared(Property property)
+    {
+        var (found, inherits, by) = Declaration(property, Flow);
+        return found is { } values ? Of(property, values, by).Text : inherits ? Inherit(property).Text : property.Initial;
+    }
+
+    private bool IsBlockified(string display)
+    {
+        if (display is "none" or "contents" or "block") return false;
+        if (Parent is null) return true;
+        if (Computed(Position).Text is "absolute" or "fixed" || Computed(Float).Text != "none") return true;
+        var around = Parent;
+        while (around.Parent is not null && around.Computed(Display).Text == "contents") around = around.Parent;
+        return around.Computed(Display).Text is "flex" or "inline-flex" or "grid" or "inline-grid" && Piece is "" or "before" or "after";
+    }
+
+    private static string Blockified(string display) => display switch
+    {
+        "inline" or "inline-block" or "table-cell" or "table-row" or "table-row-group" or "table-header-group" or "table-footer-group" or "table-column" or "table-column-group" or "table-caption" or "ruby-text" => "block",
+        "inline-flex" => "flex",
+        "inline-grid" => "grid",
+        "inline-table" => "table",
+        "-webkit-inline-box" => "-webkit-box",
+        "inline list-item" => "list-item",
+        "ruby" => "block ruby",
+        "math" => "block math",
+        _ => display,
+    };
+}

@@ -1,0 +1,73 @@
+using Sandbar.Css.Conditions;
+using Sandbar.Css.Documents;
+using Sandbar.Css.Selectors;
+
+namespace Sandbar.Css.Cascade;
+
+/// <summary>
+/// How the elements of a page are styled by some sheets in a window. What nobody asks about is not reckoned; what was is kept. For one thread at a time.
+/// </summary>
+public sealed class PageStyles
+{
+    private readonly ElementMatching matching;
+    private readonly ElementStyle?[] elements;
+    private readonly Dictionary<(int Element, string Piece), ElementStyle> pieces = [];
+    private readonly Dictionary<(ElementStyle? Parent, ElementCascade Cascade, string Name, bool IsRoot, bool IsWords), ElementStyle> shared = [];
+
+    /// <param name="forced">The states elements are in, by element.</param>
+    /// <param name="mostSteps">Parts of selectors held against elements before a <see cref="CostlySelectorException"/>.</param>
+    public PageStyles(Document document, RuleSet rules, IReadOnlyDictionary<Element, ElementStates>? forced = null, long mostSteps = long.MaxValue)
+    {
+        (Document, Rules) = (document, rules);
+        matching = new(new Matching(document, forced) { MostSteps = mostSteps }, rules);
+        elements = new ElementStyle?[document.All.Count];
+    }
+
+    public Document Document { get; }
+
+    public RuleSet Rules { get; }
+
+    public ElementStyle Root => Of(Document.Root);
+
+    /// <summary>The style of an element.</summary>
+    public ElementStyle Of(Element element)
+    {
+        if (elements[element.Index] is { } known) return known;
+        // Pages can be nested deeper than a stack: those around come first.
+        var waiting = new Stack<Element>();
+        for (var at = element; at is not null && elements[at.Index] is null; at = at.Parent) waiting.Push(at);
+        while (waiting.TryPop(out var next))
+        {
+            var parent = next.Parent is null ? null : elements[next.Parent.Index];
+            elements[next.Index] = Styled(next, parent, "");
+        }
+        return elements[element.Index]!;
+    }
+
+    /// <summary>The style of a piece of an element, such as <c>before</c>.</summary>
+    public ElementStyle Of(Element element, string piece)
+    {
+        if (pieces.TryGetValue((element.Index, piece), out var known)) return known;
+        return pieces[(element.Index, piece)] = Styled(element, Of(element), piece);
+    }
+
+    private ElementStyle Styled(Element element, ElementStyle? parent, string piece)
+    {
+        var cascade = matching.Of(element, piece, condition => Contained(condition, element, parent));
+        var key = (parent, cascade, piece.Length > 0 ? piece : element.Name, element.Parent is null, IsWords(element));
+        if (!cascade.AsksAttributes && shared.TryGetValue(key, out var same)) return same;
+        return shared[key] = new(this, element, parent, cascade, piece);
+    }
+
+    /// <summary>Whether an element is a picture that is not there, so that its words stand in its place.</summary>
+    internal bool IsWords(Element element) => element is { IsHtml: true, Name: "img" } && IsMissing is { } isMissing && (element["alt"] ?? element["title"]) is { Length: > 0 } && isMissing(element);
+
+    /// <summary>What an address on an element itself comes to.</summary>
+    public Func<string, string> Link { get; init; } = address => address;
+
+    /// <summary>Tells which pictures cannot be shown; null where all can.</summary>
+    public Func<Element, bool>? IsMissing { get; init; }
+
+    /// <summary>Whether a condition about what is around holds (CSS Conditional Rules 5, §5): what asks for a size takes a layout.</summary>
+    private static Answer Contained(RuleCondition condition, Element element, ElementStyle? parent) => ContainerQueries.Ask(condition.Values, element, parent);
+}

@@ -1,0 +1,178 @@
+using System.Collections.Immutable;
+using Sandbar.Css.Conditions;
+using Sandbar.Css.Documents;
+using Sandbar.Css.Selectors;
+
+namespace Sandbar.Css.Cascade;
+
+/// <summary>A rule whose conditions hold, and its place in the order of things.</summary>
+/// <param name="Order">Later is stronger.</param>
+/// <param name="LayerRank">Later layers are greater, what is in none is greatest; among those of one origin.</param>
+/// <param name="Containers">What must hold of elements around.</param>
+internal sealed record ActiveRule(StyleRule Rule, int Order, int LayerRank, LayerName? Layer, ImmutableArray<RuleCondition> Containers)
+{
+    /// <summary>Whether its layer is told apart from that of another.</summary>
+    public Origin Origin => Rule.Sheet.Origin;
+}
+
+/// <summary>The rules of some sheets that hold in a window, by what they select: made once for all pages that have these sheets.</summary>
+public sealed class RuleSet
+{
+    /// <summary>Sheets that import each other in turn end somewhere.</summary>
+    private const int MostImports = 16;
+
+    private readonly Dictionary<RuleCondition, bool> answers = [];
+    private readonly List<(RuleItem Item, LayerName? Layer, ImmutableArray<RuleCondition> Containers)> found = [];
+    private readonly Dictionary<Origin, LayerTree> layers = [];
+    private readonly Dictionary<string, RegisteredProperty> registered = new(StringComparer.Ordinal);
+
+    private RuleSet(MediaEnvironment media) => Media = media;
+
+    public MediaEnvironment Media { get; }
+
+    internal Dictionary<string, RuleIndex> ByPiece { get; } = new(StringComparer.Ordinal);
+
+    internal IReadOnlyList<ActiveRule> Rules { get; private set; } = [];
+
+    /// <summary>Custom properties that have a type.</summary>
+    public IReadOnlyDictionary<string, RegisteredProperty> Registered => registered;
+
+    /// <param name="sheets">In their order on the page; the browser's own comes before them.</param>
+    public static RuleSet Of(IEnumerable<StyleSheet> sheets, MediaEnvironment media)
+    {
+        var set = new RuleSet(media);
+        foreach (var sheet in StyleSheet.UserAgent.Concat(sheets)) set.Take(sheet, [], null, 0);
+        set.Index();
+        return set;
+    }
+
+    private void Take(StyleSheet sheet, ImmutableArray<RuleCondition> containers, LayerName? within, int depth)
+    {
+        foreach (var item in sheet.Items)
+        {
+            if (!item.Conditions.All(Holds)) continue;
+            var around = containers.AddRange(item.Conditions.Where(c => c.Kind == ConditionKind.Container));
+            var layer = Within(item.Layer, within);
+            if (layer is not null) Tree(sheet.Origin).Register(layer);
+            switch (item)
+            {
+                case ImportItem import when depth < MostImports && sheet.Import?.Invoke(import.Address) is { } imported:
+                    Take(imported, around, layer, depth + 1);
+                    break;
+                case PropertyItem { Property: var property }:
+                    registered[property.Name] = property;
+                    break;
+                case RuleItem rule:
+                    found.Add((rule, layer, around));
+                    break;
+            }
+        }
+    }
+
+    private LayerTree Tree(Origin origin) => layers.TryGetValue(origin, out var tree) ? tree : layers[origin] = new();
+
+    private static LayerName? Within(LayerName? layer, LayerName? around) => around is null ? layer : layer is null ? around : layer with { Around = Within(layer.Around, around) };
+
+    private bool Holds(RuleCondition condition)
+    {
+        if (condition.Kind == ConditionKind.Container) return true;
+        if (!answers.TryGetValue(condition, out var holds))
+        {
+            holds = condition.Kind switch
+            {
+                ConditionKind.Media => MediaQueries.Hold(condition.Values, Media),
+                ConditionKind.Supports => SupportsConditions.Hold(condition.Values, condition.IsBare),
+                _ => false,
+            };
+            answers[condition] = holds;
+        }
+        return holds;
+    }
+
+    private void Index()
+    {
+        foreach (var tree in layers.Values) tree.Rank();
+        var rules = new List<ActiveRule>(found.Count);
+        foreach (var (item, layer, containers) in found)
+        {
+            var rule = new ActiveRule(item.Rule, rules.Count, layer is null ? int.MaxValue : Tree(item.Rule.Sheet.Origin).RankOf(layer), layer, containers);
+            rules.Add(rule);
+            for (var i = 0; i < item.Rule.Selectors.Length; i++)
+            {
+                var piece = PseudoElements.Of(item.Rule.Selectors[i])?.Name ?? "";
+                if (!ByPiece.TryGetValue(piece, out var index)) ByPiece[piece] = index = new();
+                index.Add(rule, i);
+            }
+        }
+        Rules = rules;
+        found.Clear();
+    }
+}
+
+/// <summary>Layers in the order they are first named, those within others before what these say themselves (CSS Cascade 5, §6.4).</summary>
+internal sealed class LayerTree
+{
+    private readonly Dictionary<LayerName, int> ranks = [];
+    private readonly Dictionary<LayerName, List<LayerName>> inner = [];
+    private readonly List<LayerName> top = [];
+
+    public int RankOf(LayerName layer) => ranks[layer];
+
+    public void Register(LayerName layer)
+    {
+        if (inner.ContainsKey(layer)) return;
+        inner[layer] = [];
+        if (layer.Around is null)
+        {
+            top.Add(layer);
+            return;
+        }
+        Register(layer.Around);
+        inner[layer.Around].Add(layer);
+    }
+
+    public void Rank()
+    {
+        foreach (var layer in top) Rank(layer);
+    }
+
+    private void Rank(LayerName layer)
+    {
+        foreach (var one in inner[layer]) Rank(one);
+        ranks[layer] = ranks.Count;
+    }
+}
+
+/// <summary>Selectors by what their last part names, so that an element is held against few of them.</summary>
+internal sealed class RuleIndex
+{
+    private readonly Dictionary<string, List<(ActiveRule Rule, int Selector)>> ids = new(StringComparer.OrdinalIgnoreCase);
+    private readonly Dictionary<string, List<(ActiveRule Rule, int Selector)>> classes = new(StringComparer.OrdinalIgnoreCase);
+    private readonly Dictionary<string, List<(ActiveRule Rule, int Selector)>> names = new(StringComparer.OrdinalIgnoreCase);
+    private readonly List<(ActiveRule Rule, int Selector)> others = [];
+
+    public void Add(ActiveRule rule, int selector)
+    {
+        var parts = rule.Rule.Selectors[selector].Compounds[^1].Parts;
+        // States after a piece are the piece's.
+        var own = parts.TakeWhile(p => p is not PseudoElementSelector).ToList();
+        if (own.OfType<IdSelector>().FirstOrDefault() is { } id) List(ids, id.Name).Add((rule, selector));
+        else if (own.OfType<ClassSelector>().FirstOrDefault() is { } named) List(classes, named.Name).Add((rule, selector));
+        else if (own.OfType<TypeSelector>().FirstOrDefault(t => t.Name != "*") is { } type) List(names, type.Name).Add((rule, selector));
+        else others.Add((rule, selector));
+    }
+
+    /// <summary>Hands over all that may hold for an element.</summary>
+    public void Candidates(Element element, List<(ActiveRule Rule, int Selector)> into)
+    {
+        into.AddRange(others);
+        if (names.TryGetValue(element.Name, out var byName)) into.AddRange(byName);
+        if (element.Id.Length > 0 && ids.TryGetValue(element.Id, out var byId)) into.AddRange(byId);
+        foreach (var one in element.Classes)
+        {
+            if (classes.TryGetValue(one, out var byClass)) into.AddRange(byClass);
+        }
+    }
+
+    private static List<(ActiveRule Rule, int Selector)> List(Dictionary<string, List<(ActiveRule Rule, int Selector)>> map, string name) => map.TryGetValue(name, out var list) ? list : map[name] = [];
+}

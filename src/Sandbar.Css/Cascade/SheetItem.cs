@@ -1,0 +1,84 @@
+using System.Collections.Immutable;
+using Sandbar.Css.Selectors;
+using Sandbar.Css.Syntax;
+
+namespace Sandbar.Css.Cascade;
+
+/// <summary>What a condition asks about.</summary>
+public enum ConditionKind
+{
+    Media,
+    Supports,
+
+    /// <summary>About an element around the one in question.</summary>
+    Container,
+
+    /// <summary><c>@starting-style</c>: never where nothing moves.</summary>
+    Start,
+}
+
+/// <summary>A condition that rules stand in.</summary>
+/// <param name="IsBare">Of <c>@import</c>: a declaration may stand without brackets.</param>
+public sealed record RuleCondition(ConditionKind Kind, ImmutableArray<ComponentValue> Values, bool IsBare = false);
+
+/// <summary>Which part of a page rules are for (CSS Cascade 6, §2.5).</summary>
+/// <param name="Start">What the part begins at; null for the element the sheet stands in.</param>
+/// <param name="Limits">Where it ends; empty for never.</param>
+public sealed record RuleScope(ImmutableArray<ComplexSelector>? Start, ImmutableArray<ComplexSelector> Limits, RuleScope? Around);
+
+/// <summary>The name of a layer: its parts, an unnamed one as an empty part with a mark of its own.</summary>
+/// <param name="Mark">Tells unnamed layers apart.</param>
+public sealed record LayerName(LayerName? Around, string Name, object? Mark)
+{
+    public override string ToString() => Around is null ? Name : $"{Around}.{Name}";
+
+    public bool Equals(LayerName? other) => other is not null && Name == other.Name && ReferenceEquals(Mark, other.Mark) && Equals(Around, other.Around);
+
+    public override int GetHashCode() => HashCode.Combine(Name, Mark, Around);
+}
+
+/// <summary>Something of a sheet that the cascade meets.</summary>
+/// <param name="Conditions">All that must hold, the outermost first.</param>
+/// <param name="Layer">The layer it stands in; null where it is in none.</param>
+internal abstract record SheetItem(ImmutableArray<RuleCondition> Conditions, LayerName? Layer);
+
+/// <summary>A layer is named, with rules or without.</summary>
+internal sealed record LayerItem(ImmutableArray<RuleCondition> Conditions, LayerName? Layer) : SheetItem(Conditions, Layer);
+
+/// <summary><c>@import</c></summary>
+internal sealed record ImportItem(ImmutableArray<RuleCondition> Conditions, LayerName? Layer, string Address) : SheetItem(Conditions, Layer);
+
+/// <summary><c>@property</c></summary>
+internal sealed record PropertyItem(ImmutableArray<RuleCondition> Conditions, LayerName? Layer, RegisteredProperty Property) : SheetItem(Conditions, Layer);
+
+/// <summary>A style rule's declarations up to the next rule nested in it.</summary>
+internal sealed record RuleItem(ImmutableArray<RuleCondition> Conditions, LayerName? Layer, StyleRule Rule) : SheetItem(Conditions, Layer);
+
+/// <summary>A custom property with a type (CSS Properties and Values 1).</summary>
+/// <param name="Syntax"><c>*</c> for anything.</param>
+/// <param name="Initial">Null where it has none.</param>
+public sealed record RegisteredProperty(string Name, string Syntax, bool IsInherited, ImmutableArray<ComponentValue>? Initial);
+
+/// <summary>Selectors with what they stand in, and what is declared for what they select.</summary>
+public sealed class StyleRule
+{
+    internal StyleRule(StyleSheet sheet, string selectorText, ImmutableArray<ComplexSelector> selectors, NestingParent? parent, RuleScope? scope, ImmutableArray<Specificity> weights) =>
+        (Sheet, SelectorText, Selectors, Parent, Scope, Weights) = (sheet, selectorText, selectors, parent, scope, weights);
+
+    public StyleSheet Sheet { get; }
+
+    /// <summary>As written.</summary>
+    public string SelectorText { get; }
+
+    public ImmutableArray<ComplexSelector> Selectors { get; }
+
+    /// <summary>What each selector weighs.</summary>
+    public ImmutableArray<Specificity> Weights { get; }
+
+    /// <summary>What <c>&amp;</c> stands for.</summary>
+    public NestingParent? Parent { get; }
+
+    public RuleScope? Scope { get; }
+
+    public IReadOnlyList<Declared> Declarations { get; internal set; } = [];
+}

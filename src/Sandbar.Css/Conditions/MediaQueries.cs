@@ -1,0 +1,79 @@
+using System.Collections.Immutable;
+using Sandbar.Css.Syntax;
+
+namespace Sandbar.Css.Conditions;
+
+/// <summary>Whether media queries hold. Sources: Media Queries 4 and 5, and what Chromium knows of them.</summary>
+public static class MediaQueries
+{
+    /// <summary>Whether one of a list holds; an empty list always does.</summary>
+    public static bool Hold(ImmutableArray<ComponentValue> list, MediaEnvironment media)
+    {
+        if (Condition.Plain(list).IsEmpty) return true;
+        var query = ImmutableArray.CreateBuilder<ComponentValue>();
+        foreach (var value in list)
+        {
+            if (value is not Token { Kind: TokenKind.Comma })
+            {
+                query.Add(value);
+                continue;
+            }
+            if (Holds(query.ToImmutable(), media)) return true;
+            query.Clear();
+        }
+        return Holds(query.ToImmutable(), media);
+    }
+
+    private static bool Holds(ImmutableArray<ComponentValue> query, MediaEnvironment media)
+    {
+        var row = Condition.Plain(query);
+        if (row.IsEmpty) return false;
+        // A type of media before the conditions, which then stand with "and" only.
+        var isNot = row[0] is Token { Kind: TokenKind.Ident } first && first.IsIdent("not");
+        var at = isNot || row[0] is Token only && only.IsIdent("only") ? 1 : 0;
+        if (at < row.Length && row[at] is Token { Kind: TokenKind.Ident } type)
+        {
+            var name = type.Text.ToLowerInvariant();
+            if (name is "and" or "or" or "not" or "only" or "layer") return false;
+            Answer? answer = name == "all" || name == media.Type ? Answer.Yes : Answer.No;
+            if (at + 1 < row.Length)
+            {
+                if (row[at + 1] is not Token and || !and.IsIdent("and") || row[(at + 2)..].Any(v => v is Token or && or.IsIdent("or"))) return false;
+                answer = Condition.And(answer, Condition.Evaluate(row[(at + 2)..], value => Ask(value, media)));
+            }
+            return (isNot ? Condition.Not(answer) : answer) == Answer.Yes;
+        }
+        return Condition.Evaluate(row, value => Ask(value, media)) == Answer.Yes;
+    }
+
+    private static Answer? Ask(ComponentValue value, MediaEnvironment media) =>
+        value is BlockValue block ? Features.Ask(block.Values, name => Feature(name, media)) : Answer.Unknown;
+
+    /// <summary>What a feature is: a number in its unit, or a word.</summary>
+    private static Feature? Feature(string name, MediaEnvironment media) => name switch
+    {
+        "width" or "device-width" => new(media.Width, FeatureUnit.Length),
+        "height" or "device-height" => new(media.Height, FeatureUnit.Length),
+        "aspect-ratio" or "device-aspect-ratio" => new(media.Width / media.Height, FeatureUnit.Ratio),
+        "orientation" => new(media.Height >= media.Width ? "portrait" : "landscape"),
+        "resolution" => new(1, FeatureUnit.Resolution),
+        "-webkit-device-pixel-ratio" => new(1, FeatureUnit.Number),
+        "color" => new(8, FeatureUnit.Number),
+        "monochrome" or "color-index" or "grid" or "horizontal-viewport-segments-none" => new(0, FeatureUnit.Number),
+        "horizontal-viewport-segments" or "vertical-viewport-segments" or "-webkit-transform-3d" => new(1, FeatureUnit.Number),
+        "color-gamut" => new("srgb"),
+        "dynamic-range" or "video-dynamic-range" => new("standard"),
+        "prefers-color-scheme" => new(media.IsDark ? "dark" : "light"),
+        "prefers-reduced-motion" => new(media.ReducesMotion ? "reduce" : "no-preference", None: "no-preference"),
+        "prefers-contrast" => new(media.Contrast, None: "no-preference"),
+        "prefers-reduced-transparency" or "prefers-reduced-data" => new("no-preference", None: "no-preference"),
+        "forced-colors" or "inverted-colors" => new("none", None: "none"),
+        "hover" or "any-hover" => new("hover", None: "none"),
+        "pointer" or "any-pointer" => new("fine", None: "none"),
+        "update" => new("fast", None: "none"),
+        "overflow-block" or "overflow-inline" => new("scroll", None: "none"),
+        "display-mode" => new("browser"),
+        "scripting" => new("enabled", None: "none"),
+        _ => null,
+    };
+}

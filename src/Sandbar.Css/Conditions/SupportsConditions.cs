@@ -1,0 +1,59 @@
+using System.Collections.Immutable;
+using Sandbar.Css.Grammar;
+using Sandbar.Css.Properties;
+using Sandbar.Css.Selectors;
+using Sandbar.Css.Syntax;
+
+namespace Sandbar.Css.Conditions;
+
+/// <summary>Whether a browser understands what a sheet asks about. Source: CSS Conditional Rules 3 and 4, §6; what there is to understand is what Debian's Chromium does.</summary>
+public static class SupportsConditions
+{
+    /// <param name="isBare">Whether a declaration may stand without brackets, as on <c>@import</c>.</param>
+    public static bool Hold(ImmutableArray<ComponentValue> condition, bool isBare = false)
+    {
+        if (isBare && Declared(condition) is { } answer) return answer == Answer.Yes;
+        return Condition.Evaluate(condition, Ask) == Answer.Yes;
+    }
+
+    private static Answer? Ask(ComponentValue value) => value switch
+    {
+        BlockValue block => Declared(block.Values) ?? Answer.Unknown,
+        FunctionValue function => function.Name.ToLowerInvariant() switch
+        {
+            "selector" => Is(SelectorParser.TryParse(function.Values, isNested: false, out var list, out _) && list.Length == 1),
+            "font-tech" => Is(Word(function) is "color-colrv0" or "color-colrv1" or "color-sbix" or "color-cbdt" or "features-opentype" or "features-aat" or "variations" or "palettes" or "incremental"),
+            "font-format" => Is(Word(function) is "woff2" or "woff" or "opentype" or "truetype" or "collection"),
+            _ => Answer.Unknown,
+        },
+        _ => null,
+    };
+
+    private static Answer? Declared(ImmutableArray<ComponentValue> values)
+    {
+        var row = values.SkipWhile(IsSpace).ToImmutableArray();
+        if (row is not [Token { Kind: TokenKind.Ident } name, ..]) return null;
+        var colon = row.Skip(1).TakeWhile(IsSpace).Count() + 1;
+        if (colon >= row.Length || row[colon] is not Token { Kind: TokenKind.Colon }) return null;
+        var value = Trimmed(row[(colon + 1)..]);
+        // What is important can be declared all the same.
+        if (value.Length >= 2 && value[^1] is Token last && last.IsIdent("important") && value[..^1].Reverse().SkipWhile(IsSpace).FirstOrDefault() is Token bang && bang.IsDelim('!'))
+            value = Trimmed(value[..value.LastIndexOf(bang)]);
+        if (name.Text.StartsWith("--", StringComparison.Ordinal)) return Answer.Yes;
+        return Is(!CssProperties.SetBy(name.Text).IsEmpty && PropertyGrammars.All.Check(name.Text, value) is Verdict.Valid or Verdict.Later && !value.IsEmpty);
+    }
+
+    private static Answer Is(bool holds) => holds ? Answer.Yes : Answer.No;
+
+    private static bool IsSpace(ComponentValue value) => value is Token { Kind: TokenKind.Whitespace };
+
+    private static ImmutableArray<ComponentValue> Trimmed(ImmutableArray<ComponentValue> values)
+    {
+        int from = 0, to = values.Length;
+        while (from < to && IsSpace(values[from])) from++;
+        while (to > from && IsSpace(values[to - 1])) to--;
+        return values[from..to];
+    }
+
+    private static string? Word(FunctionValue function) => Condition.Plain(function.Values) is [Token { Kind: TokenKind.Ident or TokenKind.String } word] ? word.Text.ToLowerInvariant() : null;
+}
