@@ -97,7 +97,7 @@ internal sealed class ElementMatching(Matching matching, RuleSet rules)
     {
         if (scope.Start is not { } start)
         {
-            if ((sheet.Owner?.Parent ?? matching.Document.Root) != root) return false;
+            if ((sheet.Around ?? matching.Document.Root) != root) return false;
         }
         else if (!start.Any(s => HoldsAround(s, root)))
         {

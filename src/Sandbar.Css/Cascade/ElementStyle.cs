@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
 using Sandbar.Css.Computing;
 using Sandbar.Css.Documents;
 using Sandbar.Css.Grammar;
@@ -18,7 +19,7 @@ public sealed record ComputedValue(string Text, bool KeepsCurrentColor = false, 
 public sealed class ElementStyle
 {
     private static readonly Property Color = CssProperties.Of("color"), FontSizeProperty = CssProperties.Of("font-size"), LineHeight = CssProperties.Of("line-height"), FontFamily = CssProperties.Of("font-family"),
-        Display = CssProperties.Of("display"), Position = CssProperties.Of("position"), Float = CssProperties.Of("float"), OverflowX = CssProperties.Of("overflow-x"), OverflowY = CssProperties.Of("overflow-y"),
+        AnimationName = CssProperties.Of("animation-name"), Display = CssProperties.Of("display"), Position = CssProperties.Of("position"), Float = CssProperties.Of("float"), OverflowX = CssProperties.Of("overflow-x"), OverflowY = CssProperties.Of("overflow-y"),
         WritingMode = CssProperties.Of("writing-mode"), Direction = CssProperties.Of("direction"), ColorScheme = CssProperties.Of("color-scheme");
 
     private readonly Dictionary<int, ComputedValue> values = [];
@@ -97,6 +98,8 @@ public sealed class ElementStyle
             foreach (var one in open.Skip(at)) circular.Add(one);
             return null;
         }
+        // Variables that lead to each other without end come to nothing.
+        if (!RuntimeHelpers.TryEnsureSufficientExecutionStack()) return null;
         open.Add(name);
         var found = FindCustom(name);
         open.RemoveAt(open.Count - 1);
@@ -307,9 +310,14 @@ public sealed class ElementStyle
     /// <summary>Whether its font is <c>monospace</c> and nothing else, which has a size of its own.</summary>
     private bool IsFixed => Computed(FontFamily).Text == "monospace";
 
-    private ComputedValue Inherit(Property property) => Parent is null ? Initial(property) : Parent.Computed(property);
+    private ComputedValue Inherit(Property property) => Parent is null ? Initial(property) : !property.IsInherited && IsSlotted ? Initial(property) : Parent.Computed(property);
 
-    private static ComputedValue Initial(Property property) => property.Initial == "currentcolor" ? new("currentcolor", true) : new(property.Initial);
+    /// <summary>Whether something of the browser's own stands between it and its parent, that is styled by nobody (HTML, "details" and "select").</summary>
+    private bool IsSlotted => Piece.Length == 0 && Element is { IsHtml: true, Parent: { IsHtml: true, Name: "details" or "select" } };
+
+    private ComputedValue Initial(Property property) => property.Initial == "currentcolor" ? new("currentcolor", true)
+        // On a dark ground pages begin with light text (CSS Color 4, §7).
+        : property == Color && IsDark ? new("rgb(255, 255, 255)") : new(property.Initial);
 
     private ComputedValue Compute(Property property)
     {
@@ -320,7 +328,7 @@ public sealed class ElementStyle
             case "writing-mode" or "direction":
                 return new(Raw(property));
         }
-        var (found, inherits, by) = Declaration(property, Flow);
+        var (found, inherits, by) = Ended(property) ?? Declaration(property, Flow);
         var computed = found is { } values ? Of(property, values, by) : inherits ? Inherit(property) : Initial(property);
         return Adjusted(property, computed);
     }
@@ -397,16 +405,23 @@ public sealed class ElementStyle
                 return computed.Text == "visible" && NativeControls.Adjusted(property.Name, this) is { } shown ? new(shown) : other is "visible" or "clip" ? computed : computed.Text == "visible" ? new("auto") : computed.Text == "clip" ? new("hidden") : computed;
             case "width" or "height" or "aspect-ratio":
                 return computed.Text != "auto" && Page.IsWords(Element) && Computed(Display).Text == "inline" ? new("auto") : computed;
+            case "text-underline-offset" when !Element.IsHtml:
+                return new("auto");
             case "-webkit-text-decorations-in-effect":
                 return new(Lines());
             case "background-position-x" or "background-position-y" or "background-size" or "background-repeat" or "background-attachment" or "background-origin" or "background-clip" or "background-blend-mode":
-                return Layered(computed, "background-image");
+                return Layered(property, computed, "background-image");
             case "-webkit-mask-position-x" or "-webkit-mask-position-y" or "mask-size" or "mask-repeat" or "mask-origin" or "mask-clip" or "mask-mode" or "mask-composite":
-                return Layered(computed, "mask-image");
+                return Layered(property, computed, "mask-image");
             default:
                 return NativeControls.Adjusted(property.Name, this) is { } native ? new(native, native == "currentcolor") : computed;
         }
     }
+
+    /// <summary>Whether anything of it can be seen at all.</summary>
+    internal bool HasBox => Computed(Display).Text is not ("none" or "contents") && (Parent is null || Parent.HasBoxes);
+
+    private bool HasBoxes => Computed(Display).Text != "none" && (Parent is null || Parent.HasBoxes);
 
     private static readonly string[] LineNames = ["underline", "overline", "line-through"];
 
@@ -420,13 +435,38 @@ public sealed class ElementStyle
         return all.Length == 0 ? "none" : all;
     }
 
-    /// <summary>Layers are as many as pictures.</summary>
-    private ComputedValue Layered(ComputedValue computed, string images)
+    /// <summary>Layers are as many as pictures (CSS Backgrounds 3, §2.1).</summary>
+    private ComputedValue Layered(Property property, ComputedValue computed, string images)
     {
-        if (!computed.Text.Contains(',', StringComparison.Ordinal)) return computed;
+        var pictures = Computed(CssProperties.Of(images)).Text;
+        if (!computed.Text.Contains(',', StringComparison.Ordinal) && !pictures.Contains(',', StringComparison.Ordinal)) return computed;
         var entries = ComputedText.Entries(Parser.ParseValues(computed.Text));
-        var count = ComputedText.Entries(Parser.ParseValues(Computed(CssProperties.Of(images)).Text)).Count;
-        return entries.Count <= count ? computed : computed with { Text = string.Join(", ", entries.Take(count).Select(e => Serializer.Values([.. e.SelectMany((v, i) => i > 0 ? [new Token(TokenKind.Whitespace, 0, 0), v] : new[] { v })]))) };
+        var count = ComputedText.Entries(Parser.ParseValues(pictures)).Count;
+        if (entries.Count == count) return computed;
+        var texts = entries.ConvertAll(e => Serializer.Values([.. e.SelectMany((v, i) => i > 0 ? [new Token(TokenKind.Whitespace, 0, 0), v] : new[] { v })]));
+        return computed with { Text = string.Join(", ", Enumerable.Range(0, count).Select(i => texts[i % texts.Count])) };
+    }
+
+    /// <summary>What an animation that has come to its end leaves behind (CSS Animations 1, §4.7); null where none does, or where something important is declared.</summary>
+    private (Values? Values, bool Inherits, Declared? By)? Ended(Property property)
+    {
+        if (Page.Rules.Keyframes.Count == 0 || property.Name.StartsWith("animation-", StringComparison.Ordinal) || property.Name is "display" or "position" or "float" or "font-family" or "font-size" or "line-height" or "color-scheme" or "appearance" || Cascade.Winner(AnimationName, Flow) is null) return null;
+        if (!HasBox || Cascade.Winner(property, Flow) is { Declared.IsImportant: true }) return null;
+        var (names, fills, directions, counts) = (Entries("animation-name"), Entries("animation-fill-mode"), Entries("animation-direction"), Entries("animation-iteration-count"));
+        for (var i = names.Length - 1; i >= 0; i--)
+        {
+            if (fills[i % fills.Length] is not ("forwards" or "both") || !Page.Rules.Keyframes.TryGetValue(names[i], out var frames)) continue;
+            if (!double.TryParse(counts[i % counts.Length], System.Globalization.CultureInfo.InvariantCulture, out var count) || count != Math.Floor(count) || count == 0) continue;
+            var isBackwards = directions[i % directions.Length] switch { "reverse" => true, "alternate" => count % 2 == 0, "alternate-reverse" => count % 2 == 1, _ => false };
+            foreach (var declared in frames.Where(f => f.Offset == (isBackwards ? 0 : 100)).SelectMany(f => f.Declarations).Reverse())
+            {
+                if (!declared.Sets.Any(p => p == property || LogicalSides.Physical(p, Flow) == property) || !declared.IsValid || declared.IsImportant || declared.Keyword != WideKeyword.None) continue;
+                if (ValuesOf(declared, property) is { IsEmpty: false } values) return (values, false, declared);
+            }
+        }
+        return null;
+
+        string[] Entries(string name) => Computed(CssProperties.Of(name)).Text.Split(", ");
     }
 
     /// <summary>What is declared of an overflow, before its twin changes it.</summary>

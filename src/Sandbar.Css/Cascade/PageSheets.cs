@@ -23,11 +23,11 @@ public static class PageSheets
             if (element is { IsHtml: true, Name: "style" })
             {
                 styles++;
-                if (IsCss(element["type"])) sheets.Add(new(Parser.ParseStyleSheet(element.Text), $"style {styles}") { Media = MediaOf(element), Owner = element, Import = address => Load(Beside(path, address), read, 0) });
+                if (IsCss(element["type"])) sheets.Add(new(Parser.ParseStyleSheet(element.Text), $"style {styles}") { Media = MediaOf(element), Around = element.Parent, Import = address => Load(Beside(path, address), read, 0) });
             }
             else if (element is { IsHtml: true, Name: "link" } && IsSheet(element) && element["href"] is { Length: > 0 } address && Load(Beside(path, address), read, 0) is { } linked)
             {
-                sheets.Add(new(linked.Node, linked.Name) { Media = MediaOf(element), Import = linked.Import });
+                sheets.Add(new(linked.Node, linked.Name) { Media = MediaOf(element), Around = element.Parent, Import = linked.Import });
             }
         }
         if (!wasAdded || head is null) Add();
@@ -36,7 +36,7 @@ public static class PageSheets
         void Add()
         {
             wasAdded = true;
-            sheets.AddRange(added.Select(file => Load(file, read, 0)).OfType<StyleSheet>());
+            sheets.AddRange(added.Select(file => Load(file, read, 0)).OfType<StyleSheet>().Select(s => new StyleSheet(s.Node, s.Name) { Around = head, Import = s.Import }));
         }
     }
 

@@ -71,6 +71,9 @@ internal sealed class RuleReader
             case "scope":
                 Scope(at, around);
                 break;
+            case "keyframes" or "-webkit-keyframes" when at.BlockStart >= 0 && at.Prelude is [Token { Kind: TokenKind.Ident or TokenKind.String } name]:
+                items.Add(new KeyframesItem(around.Conditions, around.Layer, name.Text, [.. at.Items.OfType<StyleRuleNode>().SelectMany(Frames)]));
+                break;
             case "property" when around.Style is null:
                 if (Property(at) is { } property) items.Add(new PropertyItem(around.Conditions, around.Layer, property));
                 break;
@@ -244,6 +247,16 @@ internal sealed class RuleReader
             if (!SelectorParser.TryParse(until.Values, isNested: true, out limits, out _)) return;
         }
         Items(rule.Items, around with { Scope = new(start, limits, around.Scope), Style = null, Selector = null, Weights = [] });
+    }
+
+    private static IEnumerable<Keyframe> Frames(StyleRuleNode rule)
+    {
+        ImmutableArray<Declared> declarations = [.. rule.Items.OfType<DeclarationNode>().Select(d => new Declared(d, null))];
+        foreach (var value in rule.Prelude)
+        {
+            if (value is Token { Kind: TokenKind.Percentage } percentage) yield return new(percentage.Number, declarations);
+            else if (value is Token word && (word.IsIdent("from") || word.IsIdent("to"))) yield return new(word.IsIdent("to") ? 100 : 0, declarations);
+        }
     }
 
     private static RegisteredProperty? Property(AtRuleNode rule)

@@ -30,6 +30,8 @@ public sealed class RuleSet
 
     public MediaEnvironment Media { get; }
 
+    internal Dictionary<string, ImmutableArray<Keyframe>> Keyframes { get; } = new(StringComparer.Ordinal);
+
     internal Dictionary<string, RuleIndex> ByPiece { get; } = new(StringComparer.Ordinal);
 
     internal IReadOnlyList<ActiveRule> Rules { get; private set; } = [];
@@ -61,6 +63,9 @@ public sealed class RuleSet
                     break;
                 case PropertyItem { Property: var property }:
                     registered[property.Name] = property;
+                    break;
+                case KeyframesItem keyframes:
+                    Keyframes[keyframes.Name] = keyframes.Frames;
                     break;
                 case RuleItem rule:
                     found.Add((rule, layer, around));

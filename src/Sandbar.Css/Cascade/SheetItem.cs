@@ -54,6 +54,12 @@ internal sealed record PropertyItem(ImmutableArray<RuleCondition> Conditions, La
 /// <summary>A style rule's declarations up to the next rule nested in it.</summary>
 internal sealed record RuleItem(ImmutableArray<RuleCondition> Conditions, LayerName? Layer, StyleRule Rule) : SheetItem(Conditions, Layer);
 
+/// <summary><c>@keyframes</c></summary>
+internal sealed record KeyframesItem(ImmutableArray<RuleCondition> Conditions, LayerName? Layer, string Name, ImmutableArray<Keyframe> Frames) : SheetItem(Conditions, Layer);
+
+/// <param name="Offset">Per cent of the time that has passed.</param>
+internal sealed record Keyframe(double Offset, ImmutableArray<Declared> Declarations);
+
 /// <summary>A custom property with a type (CSS Properties and Values 1).</summary>
 /// <param name="Syntax"><c>*</c> for anything.</param>
 /// <param name="Initial">Null where it has none.</param>

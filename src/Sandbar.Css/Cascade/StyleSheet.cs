@@ -32,8 +32,8 @@ public sealed class StyleSheet(StyleSheetNode node, string? name, Origin origin 
     /// <summary>The media it is for; empty for all.</summary>
     public ImmutableArray<ComponentValue> Media { get; init; } = [];
 
-    /// <summary>The element it stands in; null where it is a file of its own.</summary>
-    public Element? Owner { get; init; }
+    /// <summary>The element that it, or what links to it, stands in: what a scope without a root of its own begins at. Null for the root of the page.</summary>
+    public Element? Around { get; init; }
 
     /// <summary>Finds a sheet it imports; null where there is none. Nothing is ever fetched.</summary>
     public Func<string, StyleSheet?>? Import { get; init; }

@@ -183,7 +183,7 @@ internal sealed class ComputedText(Surroundings around)
             case Token { Kind: TokenKind.Hash }:
                 return Color(value) ?? "";
             case Token { Kind: TokenKind.String } text:
-                return Serializer.String(text.Text);
+                return Quoted(text.Text);
             case Token { Kind: TokenKind.Url } url:
                 return Url(url.Text);
             case Token token:
@@ -235,7 +235,21 @@ internal sealed class ComputedText(Surroundings around)
         return $"{name}({Plain(function.Values)})";
     }
 
-    private string Url(string address) => $"url({Serializer.String(address.StartsWith("data:", StringComparison.OrdinalIgnoreCase) ? DataAddress(address) : around.Link(address))})";
+    /// <summary>A string as CSSOM, §2.1, has it.</summary>
+    private static string Quoted(string content)
+    {
+        var text = new StringBuilder("\"", content.Length + 2);
+        foreach (var c in content)
+        {
+            if (c == '\0') text.Append('\uFFFD');
+            else if (c is < ' ' or '\x7f') text.Append(System.Globalization.CultureInfo.InvariantCulture, $"\\{(int)c:x} ");
+            else if (c is '"' or '\\') text.Append('\\').Append(c);
+            else text.Append(c);
+        }
+        return text.Append('"').ToString();
+    }
+
+    private string Url(string address) => $"url({Quoted(address.StartsWith("data:", StringComparison.OrdinalIgnoreCase) ? DataAddress(address) : around.Link(address))})";
 
     /// <summary>An address that holds its own data, as browsers keep it (URL standard, "query percent-encode set"): only what stands behind a question mark changes.</summary>
     private static string DataAddress(string address)
@@ -287,11 +301,11 @@ internal sealed class ComputedText(Surroundings around)
     private static string Family(Values family)
     {
         // A name that needs no quotes has none; one that is a word of CSS keeps them.
-        if (family is [Token { Kind: TokenKind.String } named]) return !IsGeneric(named.Text.ToLowerInvariant()) && Serializer.Identifier(named.Text) == named.Text ? named.Text : Serializer.String(named.Text);
+        if (family is [Token { Kind: TokenKind.String } named]) return !IsGeneric(named.Text.ToLowerInvariant()) && Serializer.Identifier(named.Text) == named.Text ? named.Text : Quoted(named.Text);
         var words = family.OfType<Token>().Select(t => t.Text).ToList();
         var generic = words.Count == 1 ? words[0].ToLowerInvariant() : "";
         if (IsGeneric(generic)) return generic;
-        return words.Count == 1 ? Serializer.Identifier(words[0]) : Serializer.String(string.Join(' ', words));
+        return words.Count == 1 ? Serializer.Identifier(words[0]) : Quoted(string.Join(' ', words));
     }
 
     private static bool IsGeneric(string name) => name is "serif" or "sans-serif" or "monospace" or "cursive" or "fantasy" or "system-ui" or "math" or "ui-serif" or "ui-sans-serif" or "ui-monospace" or "ui-rounded" or "emoji" or "fangsong";
@@ -315,7 +329,7 @@ internal sealed class ComputedText(Surroundings around)
         if (values is [Token { Kind: TokenKind.Ident } word]) return word.Text.ToLowerInvariant();
         var features = Entries(values).Select(e => (Tag: ((Token)e[0]).Text, On: e.Length < 2 || e[1] is Token on && on.IsIdent("on") ? "1" : e[1] is Token off && off.IsIdent("off") ? "0" : Plain(e[1..])))
             .GroupBy(f => f.Tag, StringComparer.Ordinal).Select(g => g.Last()).OrderBy(f => f.Tag, StringComparer.Ordinal);
-        return string.Join(", ", features.Select(f => f.On == "1" ? Serializer.String(f.Tag) : $"{Serializer.String(f.Tag)} {f.On}"));
+        return string.Join(", ", features.Select(f => f.On == "1" ? Quoted(f.Tag) : $"{Quoted(f.Tag)} {f.On}"));
     }
 
     private string Number(ComponentValue value, double least, double most)
@@ -573,7 +587,7 @@ internal sealed class ComputedText(Surroundings around)
     }
 
     private static string? Areas(Values values) => values[0] is Token { Kind: TokenKind.String }
-        ? string.Join(' ', values.OfType<Token>().Select(row => Serializer.String(string.Join(' ', row.Text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries))))) : null;
+        ? string.Join(' ', values.OfType<Token>().Select(row => Quoted(string.Join(' ', row.Text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries))))) : null;
 
     private string? Line(Values values)
     {

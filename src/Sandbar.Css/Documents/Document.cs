@@ -6,6 +6,9 @@ namespace Sandbar.Css.Documents;
 /// <summary>A page as a tree of elements. Read as browsers read HTML; nothing is run or fetched.</summary>
 public sealed class Document
 {
+    /// <summary>Elements in each other: what is deeper stands beside the deepest, as in Chromium.</summary>
+    private const int MostDepth = 512;
+
     private Document(IReadOnlyList<Element> all, bool isQuirky) => (All, IsQuirky) = (all, isQuirky);
 
     /// <summary>Its elements in the order of the document; the first is the root.</summary>
@@ -31,8 +34,8 @@ public sealed class Document
         using var tree = new HtmlParser(new() { IsScripting = false }).ParseDocument(html);
         var all = new List<Element>();
         // Not by calls within calls: pages can be nested deeper than a stack.
-        var open = new Stack<(IElement Element, Element? Parent)>();
-        open.Push((tree.DocumentElement, null));
+        var open = new Stack<(IElement Element, Element? Parent, int Depth)>();
+        open.Push((tree.DocumentElement, null, 0));
         while (open.TryPop(out var next))
         {
             var isHtml = next.Element.NamespaceUri == NamespaceNames.HtmlUri;
@@ -43,7 +46,8 @@ public sealed class Document
                 Text = string.Concat(next.Element.ChildNodes.OfType<IText>().Select(t => t.Data)),
             };
             all.Add(element);
-            foreach (var child in next.Element.ChildNodes.OfType<IElement>().Reverse()) open.Push((child, element));
+            var depth = next.Depth < MostDepth ? next.Depth + 1 : next.Depth;
+            foreach (var child in next.Element.ChildNodes.OfType<IElement>().Reverse()) open.Push((child, depth > next.Depth ? element : next.Parent, depth));
         }
         for (var i = all.Count - 1; i >= 0; i--)
         {

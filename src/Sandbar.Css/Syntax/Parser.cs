@@ -159,7 +159,9 @@ public sealed class Parser
                     return new(keyword.Text, TakeValues(mark), [], -1, keyword.Start, token.Start);
                 case TokenKind.OpenCurly:
                     var prelude = TakeValues(mark);
-                    var (contents, end) = Block(rulesOnly: !inStyle && AtRuleNode.HoldsRules(keyword.Text), inStyle);
+                    // What is declared in a scope is for its root (CSS Cascade 6, §2.5.3).
+                    var isStyle = inStyle || keyword.Text.Equals("scope", StringComparison.OrdinalIgnoreCase);
+                    var (contents, end) = Block(rulesOnly: !isStyle && AtRuleNode.HoldsRules(keyword.Text), isStyle);
                     return new(keyword.Text, prelude, contents, token.Start, keyword.Start, end);
                 default:
                     if (token.Kind == TokenKind.CloseCurly) Error(token.Start, token.End, "A closing brace } without an opening one.");

@@ -26,36 +26,27 @@ public static class ResolvedValues
             case "transform" when text != "none":
                 return TransformMatrix.Of(text);
             case "width" or "height":
-                return !HasBox(style) || style.Text("display") == "inline" && !IsReplaced(style) ? text : null;
+                return !style.HasBox || style.Text("display") == "inline" && !IsReplaced(style) ? text : null;
             case "min-width" or "min-height":
-                return text != "auto" ? NoPercentage(text, style) : !HasBox(style) ? "0px" : IsItem(style) ? "auto" : "0px";
+                return text != "auto" ? NoPercentage(text, style) : !style.HasBox ? "0px" : IsItem(style) ? "auto" : "0px";
             case "margin-top" or "margin-right" or "margin-bottom" or "margin-left":
-                return text == "auto" && HasBox(style) ? null : NoPercentage(text, style);
+                return text == "auto" && style.HasBox ? null : NoPercentage(text, style);
             case "padding-top" or "padding-right" or "padding-bottom" or "padding-left":
                 return NoPercentage(text, style);
             case "top" or "right" or "bottom" or "left":
-                return style.Text("position") == "static" || !HasBox(style) ? text : text == "auto" ? null : NoPercentage(text, style);
+                return style.Text("position") == "static" || !style.HasBox ? text : text == "auto" ? null : NoPercentage(text, style);
             case "transform-origin" or "perspective-origin":
                 return NoPercentage(text, style);
             case "grid-template-columns" or "grid-template-rows":
-                return text != "none" && HasBox(style) && style.Text("display") is "grid" or "inline-grid" ? null : text;
+                return text != "none" && style.HasBox && style.Text("display") is "grid" or "inline-grid" ? null : text;
             default:
                 return text;
         }
     }
 
-    private static string? NoPercentage(string text, ElementStyle style) => text.Contains('%', StringComparison.Ordinal) && HasBox(style) ? null : text;
+    private static string? NoPercentage(string text, ElementStyle style) => text.Contains('%', StringComparison.Ordinal) && style.HasBox ? null : text;
 
     private static bool IsItem(ElementStyle style) => style.Parent?.Text("display") is "flex" or "inline-flex" or "grid" or "inline-grid";
 
     private static bool IsReplaced(ElementStyle style) => style.Element is { Name: "img" or "video" or "canvas" or "iframe" or "embed" or "object" or "svg" or "audio" };
-
-    private static bool HasBox(ElementStyle style)
-    {
-        for (var at = style; at is not null; at = at.Parent)
-        {
-            if (at.Text("display") == "none") return false;
-        }
-        return style.Text("display") != "contents";
-    }
 }
