@@ -71,8 +71,18 @@ internal static class TraceVerb
     {
         writer.WriteStartObject(name);
         var isCustom = name.StartsWith("--", StringComparison.Ordinal);
-        var property = isCustom || CssProperties.SetBy(name) is not [var one] ? null : one;
-        if (!isCustom && property is null) throw new FormatException($"{Quoted.Text(name)} is no property, or stands for several.");
+        var set = CssProperties.SetBy(name);
+        if (!isCustom && set.IsEmpty) throw new FormatException($"{Quoted.Text(name)} is no property.");
+        if (set.Length > 1)
+        {
+            // Declared, won and lost is by the properties it stands for.
+            var text = ShorthandText.Of(style, name);
+            if (fields.Contains("computed")) writer.WriteString("computed", text);
+            if (fields.Contains("resolved")) writer.WriteString("resolved", text);
+            writer.WriteEndObject();
+            return;
+        }
+        var property = isCustom ? null : set[0];
         var trace = property is null ? PropertyTrace.Of(style, element, name) : PropertyTrace.Of(style, element, property);
         if (fields.Contains("computed")) writer.WriteString("computed", trace.Computed);
         if (trace.Computed is null && property is not null) writer.WriteBoolean("needsLayout", true);

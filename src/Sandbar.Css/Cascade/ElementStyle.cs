@@ -382,7 +382,7 @@ public sealed class ElementStyle
             case "-internal-center":
                 return inherited.Text is "start" ? new("center") : inherited;
             case "match-parent" or "-webkit-match-parent":
-                return Parent is null ? new("start") : inherited.Text is "start" or "end" ? new((inherited.Text == "start") != Parent.Flow.IsRightToLeft ? "left" : "right") : inherited;
+                return Parent is null ? new("start") : inherited.Text is "start" or "end" && Parent.Flow.IsRightToLeft != Flow.IsRightToLeft ? new((inherited.Text == "start") != Parent.Flow.IsRightToLeft ? "left" : "right") : inherited;
             default:
                 return new(word);
         }
@@ -405,6 +405,8 @@ public sealed class ElementStyle
                 return computed.Text == "visible" && NativeControls.Adjusted(property.Name, this) is { } shown ? new(shown) : other is "visible" or "clip" ? computed : computed.Text == "visible" ? new("auto") : computed.Text == "clip" ? new("hidden") : computed;
             case "width" or "height" or "aspect-ratio":
                 return computed.Text != "auto" && Page.IsWords(Element) && Computed(Display).Text == "inline" ? new("auto") : computed;
+            case "content" when Piece.Length == 0 && computed.Text == "none":
+                return new("normal");
             case "text-underline-offset" when !Element.IsHtml:
                 return new("auto");
             case "-webkit-text-decorations-in-effect":

@@ -17,10 +17,11 @@ public static class ColorMix
     /// Sources: CSS Color Module Level 4, §12, and Level 5, §3.
     /// </summary>
     /// <param name="share">Of <paramref name="other"/>, 0 to 1.</param>
+    /// <param name="convert">How to come to another space; null for as the standard has it.</param>
     /// <returns>A colour in <paramref name="space"/>, not brought into sRGB.</returns>
-    public static Color Mix(Color one, Color other, double share, ColorSpace space, HueWay way = HueWay.Shorter)
+    public static Color Mix(Color one, Color other, double share, ColorSpace space, HueWay way = HueWay.Shorter, Func<Color, ColorSpace, Color>? convert = null)
     {
-        Color a = In(one, space), b = In(other, space);
+        Color a = In(one, space, convert), b = In(other, space, convert);
         var alpha = Between(a.Alpha, b.Alpha);
         return new(space, Component(0, a.C1, b.C1), Component(1, a.C2, b.C2), Component(2, a.C3, b.C3), alpha);
 
@@ -54,10 +55,10 @@ public static class ColorMix
     public static bool IsGrey(Color color) => Known(In(color, ColorSpace.Oklch).C2) < Grey;
 
     /// <summary>The colour in another space. What is missing stays missing there, or in the component that says the same (CSS Color 4, §12.2).</summary>
-    private static Color In(Color color, ColorSpace space)
+    private static Color In(Color color, ColorSpace space, Func<Color, ColorSpace, Color>? convert = null)
     {
         if (color.Space == space) return color;
-        var converted = color.To(space);
+        var converted = convert is null ? color.To(space) : convert(color, space);
         string given = Says(color.Space), wanted = Says(space);
         return converted with { C1 = Kept(0, converted.C1), C2 = Kept(1, converted.C2), C3 = Kept(2, converted.C3) };
 

@@ -111,4 +111,14 @@ internal readonly record struct Matrix(
         var c = m * new Vector(n.M13, n.M23, n.M33);
         return new(a.X, b.X, c.X, a.Y, b.Y, c.Y, a.Z, b.Z, c.Z);
     }
+
+    /// <summary>The matrix that leads back.</summary>
+    public Matrix Inverse()
+    {
+        double a = M22 * M33 - M23 * M32, b = M23 * M31 - M21 * M33, c = M21 * M32 - M22 * M31, d = M11 * a + M12 * b + M13 * c;
+        return new(
+            a / d, (M13 * M32 - M12 * M33) / d, (M12 * M23 - M13 * M22) / d,
+            b / d, (M11 * M33 - M13 * M31) / d, (M13 * M21 - M11 * M23) / d,
+            c / d, (M12 * M31 - M11 * M32) / d, (M11 * M22 - M12 * M21) / d);
+    }
 }

@@ -208,15 +208,15 @@ public abstract record Calculation
 
     private static Calculation Added(IEnumerable<Calculation> terms)
     {
-        var amounts = new SortedDictionary<string, double>(StringComparer.Ordinal);
-        var others = new List<Calculation>();
+        var parts = new List<Calculation>();
         foreach (var term in terms)
         {
-            if (term is Amount amount) amounts[amount.Unit] = amounts.GetValueOrDefault(amount.Unit) + amount.Value;
-            else others.Add(term);
+            var same = term is Amount amount ? parts.FindIndex(p => p is Amount other && other.Unit == amount.Unit) : -1;
+            if (same < 0) parts.Add(term);
+            else parts[same] = (Amount)parts[same] with { Value = ((Amount)parts[same]).Value + ((Amount)term).Value };
         }
-        // Percentages before lengths: '%' sorts before letters.
-        List<Calculation> parts = [.. amounts.Select(a => new Amount(a.Value, a.Key)), .. others];
+        // Percentages before lengths: '%' sorts before letters. What cannot be added up stays as it was written.
+        if (parts.TrueForAll(p => p is Amount)) parts.Sort((a, b) => string.CompareOrdinal(((Amount)a).Unit, ((Amount)b).Unit));
         return parts.Count == 1 ? parts[0] : new Sum([.. parts]);
     }
 
@@ -267,10 +267,21 @@ public abstract record Calculation
 /// <summary>Numbers as Chromium writes them: six digits that count.</summary>
 public static class NumberText
 {
+    private const double LongestLength = 33_554_428;
+
+    /// <summary>Of a colour: what is small is written out.</summary>
+    public static string OfColor(double value)
+    {
+        var text = Of(value);
+        return text.Contains("e-", StringComparison.Ordinal) && Math.Abs(value) >= 1e-6 ? decimal.Parse(text, NumberStyles.Float, CultureInfo.InvariantCulture).ToString("0.############", CultureInfo.InvariantCulture) : text.Replace("e-0", "e-", StringComparison.Ordinal);
+    }
+
     public static string Of(double value, string unit = "")
     {
         if (double.IsNaN(value)) value = 0;
         if (double.IsInfinity(value)) value = value > 0 ? float.MaxValue : float.MinValue;
+        // Lengths are kept as far as layout reaches.
+        if (unit == "px") value = Math.Clamp(value, -LongestLength, LongestLength);
         // What browsers keep has 24 binary digits.
         var text = ((double)(float)value).ToString("G6", CultureInfo.InvariantCulture);
         if (text == "-0") text = "0";

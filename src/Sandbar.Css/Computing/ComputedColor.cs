@@ -25,7 +25,7 @@ public readonly record struct ComputedColor(Color Color, bool IsLegacy)
     private string Css()
     {
         var (a, b, c) = (Component(Color.C1), Component(Color.C2), Component(Color.C3));
-        var alpha = double.IsNaN(Color.Alpha) ? " / none" : Color.Alpha == 1 ? "" : $" / {NumberText.Of(Color.Alpha)}";
+        var alpha = double.IsNaN(Color.Alpha) ? " / none" : Color.Alpha == 1 ? "" : $" / {NumberText.OfColor(Color.Alpha)}";
         return Color.Space switch
         {
             ColorSpace.Lab or ColorSpace.Lch or ColorSpace.Oklab or ColorSpace.Oklch => $"{Color.Space.CssName()}({a} {b} {c}{alpha})",
@@ -33,7 +33,7 @@ public readonly record struct ComputedColor(Color Color, bool IsLegacy)
         };
     }
 
-    private static string Component(double component) => double.IsNaN(component) ? "none" : NumberText.Of(component);
+    private static string Component(double component) => double.IsNaN(component) ? "none" : NumberText.OfColor(component);
 
     private static int Byte(double channel) => (int)Math.Round(Math.Clamp(double.IsNaN(channel) ? 0 : channel, 0, 1) * 255, MidpointRounding.AwayFromZero);
 
@@ -175,7 +175,7 @@ public static class ColorComputation
         double first = one.Share ?? (other.Share is { } o ? 100 - o : 50), second = other.Share ?? 100 - first;
         var sum = first + second;
         if (sum <= 0) return null;
-        var mixed = ColorMix.Mix(one.Color.Color, other.Color.Color, second / sum, space, longer);
+        var mixed = ColorMix.Mix(one.Color.Color, other.Color.Color, second / sum, space, longer, BrowserColors.ToMix);
         if (sum < 100) mixed = mixed with { Alpha = mixed.Alpha * sum / 100 };
         return new(space is ColorSpace.Hsl or ColorSpace.Hwb ? mixed.To(ColorSpace.Srgb) : mixed, false);
 
@@ -209,7 +209,7 @@ public static class ColorComputation
             if (!Functions.TryGetValue(name, out var known)) return null;
             (space, channels) = (known.Space, known.Channels.Split(' '));
         }
-        var converted = origin.Space == space ? origin : origin.To(space);
+        var converted = origin.Space == space ? origin : BrowserColors.To(origin, space);
         var scale = name is "rgb" or "rgba" ? 255d : 1;
         var values = new Dictionary<string, double>(StringComparer.OrdinalIgnoreCase)
         {

@@ -39,7 +39,13 @@ internal sealed class ComputedText(Surroundings around)
         ["font-stretch"] = (t, v) => Stretch(v) ?? t.Plain(v),
         ["font-weight"] = (t, v) => v is [Token word] ? word.IsIdent("normal") ? "400" : word.IsIdent("bold") ? "700" : t.Number(v[0], 1, 1000) : t.Number(v[0], 1, 1000),
         ["font-feature-settings"] = (t, v) => t.Features(v),
-        ["font-style"] = (t, v) => t.Plain(v),
+        ["font-variation-settings"] = (t, v) => v is [Token { Kind: TokenKind.Ident }] ? null : string.Join(", ", Entries(v).OrderBy(e => ((Token)e[0]).Text, StringComparer.Ordinal).Select(t.Plain)),
+        ["clip"] = (t, v) => v is [FunctionValue rect] ? $"rect({string.Join(", ", Row(rect.Values).Where(x => x is not Token { Kind: TokenKind.Comma }).Select(t.LengthOrZero))})" : null,
+        ["caret-color"] = (t, v) => v is [Token word] && word.IsIdent("auto") ? t.Color(new Token(TokenKind.Ident, 0, 0, "currentcolor")) : null,
+        ["scroll-snap-type"] = (t, v) => v is [var axis, Token { Kind: TokenKind.Ident } strictness] && strictness.IsIdent("proximity") ? t.One(axis) : null,
+        ["offset-anchor"] = (t, v) => v is [Token word] && word.IsIdent("auto") ? null : t.Position(v),
+        ["offset-position"] = (t, v) => v is [Token word] && (word.IsIdent("auto") || word.IsIdent("normal")) ? null : t.Position(v),
+        ["font-variant-east-asian"] = (t, v) => InOrder(v, "jis78", "jis83", "jis90", "jis04", "simplified", "traditional", "full-width", "proportional-width", "ruby"),
         ["opacity"] = (t, v) => t.Number(v[0], 0, 1),
         ["fill-opacity"] = (t, v) => t.Number(v[0], 0, 1),
         ["stroke-opacity"] = (t, v) => t.Number(v[0], 0, 1),
@@ -52,7 +58,6 @@ internal sealed class ComputedText(Surroundings around)
         ["widows"] = (t, v) => t.Integer(v, 1),
         ["column-count"] = (t, v) => t.Integer(v, 1),
         ["zoom"] = (t, v) => v is [Token word] && word.IsIdent("normal") ? "1" : t.Number(v[0], 0, double.MaxValue),
-        ["line-height"] = (t, v) => t.Plain(v),
         ["word-spacing"] = (t, v) => v is [Token word] && word.IsIdent("normal") ? "0px" : null,
         ["letter-spacing"] = (t, v) => t.Plain(v) is "0px" ? "normal" : null,
         ["box-shadow"] = (t, v) => List(v, e => t.Shadow(e, 4)),
@@ -89,7 +94,6 @@ internal sealed class ComputedText(Surroundings around)
         ["counter-increment"] = (t, v) => t.Counters(v, 1),
         ["color-scheme"] = (t, v) => v.Length > 1 && v.OfType<Token>().FirstOrDefault(w => w.IsIdent("only")) is { } only ? $"{t.Plain(v.Remove(only))} only" : null,
         ["display"] = (_, v) => Display(v),
-        ["text-align"] = (t, v) => null,
         ["overflow-x"] = (_, v) => v is [Token word] && word.IsIdent("overlay") ? "auto" : null,
         ["overflow-y"] = (_, v) => v is [Token word] && word.IsIdent("overlay") ? "auto" : null,
         ["stroke-dasharray"] = (t, v) => string.Join(", ", v.Where(x => x is not Token { Kind: TokenKind.Comma }).Select(x => x is Token word && word.IsIdent("none") ? "none" : t.Length(x))),
@@ -200,7 +204,9 @@ internal sealed class ComputedText(Surroundings around)
     private string Word(Token word)
     {
         if (word.IsIdent("currentcolor") || NamedColor(word)) return Color(word)!;
-        return keepsCase ? Serializer.Identifier(word.Text) : word.Text.ToLowerInvariant();
+        if (keepsCase) return Serializer.Identifier(word.Text);
+        var name = word.Text.ToLowerInvariant();
+        return name == "-webkit-fill-available" ? "stretch" : name;
     }
 
     private bool NamedColor(Token word) => !keepsCase && (Colors.ColorText.TryRead(word, out _) || ColorComputation.IsSystem(word.Text));

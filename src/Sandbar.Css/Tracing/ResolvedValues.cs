@@ -21,6 +21,8 @@ public static class ResolvedValues
                 return style.Text(physical.Replace("width", "style", StringComparison.Ordinal)) is "none" or "hidden" ? "0px" : text;
             case "line-height":
                 return Parser.ParseValues(text) is [Token { Kind: TokenKind.Number } number] ? NumberText.Of(number.Number * style.FontSizePx, "px") : text;
+            case "background-size" or "mask-size":
+                return string.Join(", ", text.Split(", ").Select(size => size.Contains(' ', StringComparison.Ordinal) || size is "auto" or "cover" or "contain" ? size : $"{size} auto"));
             case "animation-duration":
                 return text == "auto" ? "0s" : text;
             case "transform" when text != "none":
