@@ -1,7 +1,7 @@
 using Sandbar.Bench;
 using Sandbar.Tests;
 
-// Figures are printed, never asserted: dotnet run -c Release --project bench/Sandbar.Bench -- colors | palette | fonts | loop | pages | texts
+// Figures are printed, never asserted: dotnet run -c Release --project bench/Sandbar.Bench -- colors | palette | fonts | loop | pages | texts | css
 // What is measured the first time is measured built as the program is: dotnet publish bench/Sandbar.Bench -c Release, then
 // artifacts/publish/Sandbar.Bench/release_linux-x64/Sandbar.Bench cost
 switch (args.FirstOrDefault())
@@ -24,6 +24,9 @@ switch (args.FirstOrDefault())
     case "pages":
         await PagesBench.RunAsync();
         return 0;
+    case "css":
+        await CssBench.RunAsync();
+        return 0;
     case "texts":
         TextBench.Run();
         return 0;
@@ -34,6 +37,6 @@ switch (args.FirstOrDefault())
         await LargeSiteFile.WriteAsync(PagesBench.Site, args[1]);
         return 0;
     default:
-        Console.Error.WriteLine("Say which: colors, palette, fonts, cost, loop, pages, texts, or large-site FILE and many-pages FILE for a zip to open and look at.");
+        Console.Error.WriteLine("Say which: colors, palette, fonts, cost, loop, pages, texts, css, or large-site FILE and many-pages FILE for a zip to open and look at.");
         return 1;
 }

@@ -27,6 +27,42 @@ public sealed class CssVerbTests : IDisposable
     public async Task Answers_exactly(string verb, string request, string answer) =>
         Assert.Equal(answer.Replace("FOLDER", folder, StringComparison.Ordinal) + "\n", (await Program.RunAsync(verb, request.Replace("FOLDER", folder, StringComparison.Ordinal))).Output);
 
+    [Theory]
+    [InlineData("""{"html":"FOLDER/a.html","css":["FOLDER/b.css"],"select":".x","properties":["color"]}""",
+        """{"elements":[{"path":"html > body > p:nth-of-type(1)","ref":null,"properties":{"color":{"computed":"rgb(0, 0, 255)","resolved":"rgb(0, 0, 255)","winner":{"origin":"author","source":"FOLDER/b.css","line":2,"column":4,"selector":".x","specificity":[0,1,0],"layer":null,"important":false,"property":"color","value":"blue","inheritedFrom":null},"losers":[{"origin":"author","source":"FOLDER/b.css","line":1,"column":18,"selector":"p","specificity":[0,0,1],"layer":"a.b","important":false,"property":"color","value":"red","inheritedFrom":null,"reason":"layer"}]}}}]}""")]
+    [InlineData("""{"html":"FOLDER/a.html","css":["FOLDER/b.css"],"select":"p + p","properties":["font-size"],"force":[{"on":"p + p","states":["hover"]}],"fields":["computed","winner"]}""",
+        """{"elements":[{"path":"html > body > p:nth-of-type(2)","ref":null,"properties":{"font-size":{"computed":"32px","winner":{"origin":"author","source":"FOLDER/b.css","line":3,"column":11,"selector":"p:hover","specificity":[0,1,1],"layer":null,"important":false,"property":"font","value":"2em serif","inheritedFrom":null}}}}]}""")]
+    [InlineData("""{"html":"FOLDER/a.html","css":["FOLDER/b.css"],"select":"p + p","properties":["color"],"fields":["winner"],"width":300}""",
+        """{"elements":[{"path":"html > body > p:nth-of-type(2)","ref":null,"properties":{"color":{"winner":{"origin":"author","source":"FOLDER/b.css","line":1,"column":18,"selector":"p","specificity":[0,0,1],"layer":"a.b","important":false,"property":"color","value":"red","inheritedFrom":null}}}}]}""")]
+    [InlineData("""{"html":"FOLDER/a.html","css":["FOLDER/b.css"],"select":".x","properties":["max-width","--own"],"fields":["computed","resolved"]}""",
+        """{"elements":[{"path":"html > body > p:nth-of-type(1)","ref":null,"properties":{"max-width":{"computed":null,"needsLayout":true,"resolved":null},"--own":{"computed":"1px","resolved":"1px"}}}]}""")]
+    [InlineData("""{"html":"FOLDER/a.html","select":".none"}""", """{"elements":[]}""")]
+    [InlineData("""{"html":"FOLDER/a.html","select":"p","properties":["colour"]}""", """{"error":"“colour” is no property."}""")]
+    [InlineData("""{"html":"FOLDER/a.html","css":["FOLDER/none.css"],"select":"p"}""", """{"error":"The file “FOLDER/none.css” cannot be read."}""")]
+    [InlineData("""{"html":"FOLDER/a.html","select":"p","scheme":"blue"}""", """{"error":"“scheme” is light or dark."}""")]
+    [InlineData("""{"html":"FOLDER/a.html","select":"p","force":[{"on":"b","states":["hover"]}]}""", """{"error":"No element is found by “b”."}""")]
+    public async Task A_trace_tells_what_won_and_why_the_others_lost(string request, string answer)
+    {
+        File.WriteAllText(Path.Combine(folder, "b.css"), "@layer a.b { p { color: red } }\n.x{color: blue; --own: 1px; max-width: 9ch}\np:hover { font: 2em serif }\n@media (width < 200px) { p { color: lime } }");
+        Assert.Equal(answer.Replace("FOLDER", folder, StringComparison.Ordinal) + "\n", (await Program.RunAsync("trace -", request.Replace("FOLDER", folder, StringComparison.Ordinal))).Output);
+    }
+
+    /// <summary>What a page links to, and what that imports, is found beside it; nothing else is asked for.</summary>
+    [Fact]
+    public async Task Sheets_of_a_page_are_found_beside_it()
+    {
+        Directory.CreateDirectory(Path.Combine(folder, "css"));
+        File.WriteAllText(Path.Combine(folder, "css", "main.css"), "@import url('more/base.css') layer(base); @import 'https://example.org/x.css';");
+        Directory.CreateDirectory(Path.Combine(folder, "css", "more"));
+        File.WriteAllText(Path.Combine(folder, "css", "more", "base.css"), "p { color: red }");
+        File.WriteAllText(Path.Combine(folder, "c.html"), "<!doctype html><link rel=stylesheet href=css/main.css><style media=print>p { color: blue }</style><style>\n  p { top: 1px }</style><p style='left: 2px'>a");
+        var output = (await Program.RunAsync("trace -", $$"""{"html":"{{folder}}/c.html","select":"p","properties":["color","top","left"],"fields":["winner"]}""")).Output;
+        Assert.Contains($"\"origin\":\"author\",\"source\":\"{folder}/css/more/base.css\",\"line\":1,\"column\":5", output, StringComparison.Ordinal);
+        Assert.Contains("\"layer\":\"base\"", output, StringComparison.Ordinal);
+        Assert.Contains("\"source\":\"style 2\",\"line\":2,\"column\":7", output, StringComparison.Ordinal);
+        Assert.Contains("{\"origin\":\"inline\",\"source\":null,\"line\":null,\"column\":null,\"selector\":null,\"specificity\":null", output, StringComparison.Ordinal);
+    }
+
     [Fact]
     public async Task What_a_sheet_has_wrong_is_told_by_line_and_column()
     {

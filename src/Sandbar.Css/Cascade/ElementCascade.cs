@@ -65,7 +65,7 @@ public sealed class Candidate
     internal bool DependsOnLayout => Matched is { Active.Containers.IsEmpty: false };
 
     /// <summary>Weaker first (CSS Cascade 6, §2.1).</summary>
-    internal int CompareStrength(Candidate other)
+    public int CompareStrength(Candidate other)
     {
         if (Level != other.Level) return Level.CompareTo(other.Level);
         if (IsInline != other.IsInline) return IsInline.CompareTo(other.IsInline);

@@ -327,6 +327,8 @@ public sealed class ElementStyle
                 return new(NumberText.Of(Size.Px, "px"));
             case "writing-mode" or "direction":
                 return new(Raw(property));
+            case "-webkit-writing-mode":
+                return Computed(WritingMode);
         }
         var (found, inherits, by) = Ended(property) ?? Declaration(property, Flow);
         var computed = found is { } values ? Of(property, values, by) : inherits ? Inherit(property) : Initial(property);

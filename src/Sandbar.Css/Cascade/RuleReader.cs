@@ -8,6 +8,9 @@ namespace Sandbar.Css.Cascade;
 /// <summary>The rules of a sheet in their order, each with all it stands in. Sources: CSS Cascade 5 and 6, CSS Conditional Rules 3 to 5, CSS Nesting 1.</summary>
 internal sealed class RuleReader
 {
+    /// <summary>Layers in each other in one name: more than anybody writes.</summary>
+    private const int MostParts = 100;
+
     private readonly StyleSheet sheet;
     private readonly ImmutableArray<SheetItem>.Builder items = ImmutableArray.CreateBuilder<SheetItem>();
 
@@ -157,6 +160,7 @@ internal sealed class RuleReader
     private static List<LayerName>? LayerNames(ImmutableArray<ComponentValue> values, LayerName? around)
     {
         var names = new List<LayerName>();
+        var parts = 0;
         LayerName? name = null;
         var wantsPart = true;
         foreach (var value in values)
@@ -167,12 +171,13 @@ internal sealed class RuleReader
                     continue;
                 case Token { Kind: TokenKind.Comma } when !wantsPart:
                     names.Add(name!);
-                    (name, wantsPart) = (null, true);
+                    (name, wantsPart, parts) = (null, true, 0);
                     continue;
                 case Token dot when dot.IsDelim('.') && !wantsPart:
                     wantsPart = true;
                     continue;
                 case Token { Kind: TokenKind.Ident } part when wantsPart && part.Text.ToLowerInvariant() is not ("initial" or "inherit" or "unset" or "revert" or "revert-layer"):
+                    if (++parts > MostParts) return null;
                     name = new(name ?? around, part.Text, null);
                     wantsPart = false;
                     continue;
