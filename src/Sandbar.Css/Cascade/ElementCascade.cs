@@ -101,7 +101,7 @@ public sealed class ElementCascade
 {
     private readonly ImmutableArray<MatchedRule> rules;
     private readonly ImmutableArray<Declared> inline;
-    private readonly Dictionary<Flow, Dictionary<int, Candidate>> winners = [];
+    private readonly Dictionary<Flow, Dictionary<int, Winning>> winners = [];
     private Dictionary<string, Candidate>? customs;
     private bool? asksAttributes;
 
@@ -131,7 +131,7 @@ public sealed class ElementCascade
     internal Candidate? Winner(Property property, Flow flow)
     {
         if (!winners.TryGetValue(flow, out var map)) winners[flow] = map = Winners(flow);
-        return map.GetValueOrDefault(property.Id);
+        return map.TryGetValue(property.Id, out var winning) ? CandidateOf(winning) : null;
     }
 
     /// <summary>The one that counts for a custom property; null where nothing is declared.</summary>
@@ -166,21 +166,54 @@ public sealed class ElementCascade
         return false;
     }
 
-    private Dictionary<int, Candidate> Winners(Flow flow)
+    private Dictionary<int, Winning> Winners(Flow flow)
     {
-        var map = new Dictionary<int, Candidate>();
-        foreach (var candidate in Declarations)
+        var map = new Dictionary<int, Winning>();
+        // Weakest first: of what is not important the last one counts.
+        for (var i = 0; i < rules.Length; i++)
         {
-            if (candidate.Declared.Sets.IsEmpty || !candidate.Declared.IsValid) continue;
-            foreach (var property in candidate.Declared.Sets)
+            foreach (var (property, at) in rules[i].Active.Rule.Plain(flow)) map[property] = new(i, at);
+        }
+        for (var at = 0; at < inline.Length; at++)
+        {
+            if (!inline[at].IsImportant && inline[at].IsValid) Put(inline[at], new(rules.Length, at));
+        }
+        // What is important wins over all that, and among itself by an order of its own.
+        var important = new Dictionary<int, Candidate>();
+        for (var i = 0; i < rules.Length; i++)
+        {
+            if (rules[i].Active.Rule.HasImportant) Important(i, rules[i].Active.Rule.Declarations);
+        }
+        Important(rules.Length, inline);
+        return map;
+
+        void Put(Declared declared, Winning winning)
+        {
+            foreach (var property in declared.Sets) map[LogicalSides.Physical(property, flow).Id] = winning;
+        }
+
+        void Important(int rule, IReadOnlyList<Declared> declarations)
+        {
+            for (var at = 0; at < declarations.Count; at++)
             {
-                var id = property.IsLogical ? LogicalSides.Physical(property, flow).Id : property.Id;
-                // In this order only what is important can be weaker than what came before.
-                if (!map.TryGetValue(id, out var before) || (!candidate.Declared.IsImportant && !before.Declared.IsImportant) || candidate.CompareStrength(before) >= 0) map[id] = candidate;
+                if (!declarations[at].IsImportant || !declarations[at].IsValid) continue;
+                var candidate = CandidateOf(new(rule, at));
+                foreach (var property in declarations[at].Sets)
+                {
+                    var id = LogicalSides.Physical(property, flow).Id;
+                    if (important.TryGetValue(id, out var before) && candidate.CompareStrength(before) < 0) continue;
+                    important[id] = candidate;
+                    map[id] = new(rule, at);
+                }
             }
         }
-        return map;
     }
+
+    /// <summary>Where the declaration that counts stands: which rule, the one behind the last being the element itself, and which of its declarations.</summary>
+    private readonly record struct Winning(int Rule, int At);
+
+    private Candidate CandidateOf(Winning winning) =>
+        winning.Rule == rules.Length ? new(inline[winning.At], null, winning.At) : new(rules[winning.Rule].Active.Rule.Declarations[winning.At], rules[winning.Rule], winning.At);
 
     private Dictionary<string, Candidate> Customs()
     {

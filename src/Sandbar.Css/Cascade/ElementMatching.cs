@@ -12,7 +12,8 @@ internal sealed class ElementMatching(Matching matching, RuleSet rules)
     private readonly Dictionary<Key, ElementCascade> known = [];
     private readonly Dictionary<string, ImmutableArray<Declared>> inline = new(StringComparer.Ordinal);
     private readonly Dictionary<string, ActiveRule?> hints = new(StringComparer.Ordinal);
-    private readonly List<(ActiveRule Rule, int Selector)> candidates = [];
+    private readonly List<IndexedSelector> candidates = [];
+    private readonly UInt128?[] marks = new UInt128?[matching.Document.All.Count];
     private readonly List<MatchedRule> matched = [];
 
     /// <summary>The same rules with the same weights: what is declared is the same.</summary>
@@ -50,8 +51,8 @@ internal sealed class ElementMatching(Matching matching, RuleSet rules)
     {
         candidates.Clear();
         matched.Clear();
-        if (rules.ByPiece.TryGetValue(piece, out var index)) index.Candidates(element, candidates);
-        foreach (var (rule, selector) in candidates)
+        if (rules.ByPiece.TryGetValue(piece, out var index)) index.Candidates(element, MarksOf(element.Parent), candidates);
+        foreach (var (rule, selector, _) in candidates)
         {
             // What browsers begin with is for HTML, or for drawings and formulas.
             if (rule.Rule.Sheet.IsForHtml is { } isForHtml && isForHtml != element.IsHtml) continue;
@@ -66,6 +67,9 @@ internal sealed class ElementMatching(Matching matching, RuleSet rules)
         var key = new Key(found, own);
         return known.TryGetValue(key, out var same) ? same : known[key] = new(found, own);
     }
+
+    /// <summary>The marks of an element and of all around it.</summary>
+    private UInt128 MarksOf(Element? element) => element is null ? UInt128.Zero : marks[element.Index] ??= NameMarks.Of(element) | MarksOf(element.Parent);
 
     /// <summary>A rule once, by the strongest of its selectors.</summary>
     private void Add(MatchedRule rule)

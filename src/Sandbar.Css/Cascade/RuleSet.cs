@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Sandbar.Css.Conditions;
-using Sandbar.Css.Documents;
 using Sandbar.Css.Selectors;
 
 namespace Sandbar.Css.Cascade;
@@ -146,38 +145,4 @@ internal sealed class LayerTree
         foreach (var one in inner[layer]) Rank(one);
         ranks[layer] = ranks.Count;
     }
-}
-
-/// <summary>Selectors by what their last part names, so that an element is held against few of them.</summary>
-internal sealed class RuleIndex
-{
-    private readonly Dictionary<string, List<(ActiveRule Rule, int Selector)>> ids = new(StringComparer.OrdinalIgnoreCase);
-    private readonly Dictionary<string, List<(ActiveRule Rule, int Selector)>> classes = new(StringComparer.OrdinalIgnoreCase);
-    private readonly Dictionary<string, List<(ActiveRule Rule, int Selector)>> names = new(StringComparer.OrdinalIgnoreCase);
-    private readonly List<(ActiveRule Rule, int Selector)> others = [];
-
-    public void Add(ActiveRule rule, int selector)
-    {
-        var parts = rule.Rule.Selectors[selector].Compounds[^1].Parts;
-        // States after a piece are the piece's.
-        var own = parts.TakeWhile(p => p is not PseudoElementSelector).ToList();
-        if (own.OfType<IdSelector>().FirstOrDefault() is { } id) List(ids, id.Name).Add((rule, selector));
-        else if (own.OfType<ClassSelector>().FirstOrDefault() is { } named) List(classes, named.Name).Add((rule, selector));
-        else if (own.OfType<TypeSelector>().FirstOrDefault(t => t.Name != "*") is { } type) List(names, type.Name).Add((rule, selector));
-        else others.Add((rule, selector));
-    }
-
-    /// <summary>Hands over all that may hold for an element.</summary>
-    public void Candidates(Element element, List<(ActiveRule Rule, int Selector)> into)
-    {
-        into.AddRange(others);
-        if (names.TryGetValue(element.Name, out var byName)) into.AddRange(byName);
-        if (element.Id.Length > 0 && ids.TryGetValue(element.Id, out var byId)) into.AddRange(byId);
-        foreach (var one in element.Classes)
-        {
-            if (classes.TryGetValue(one, out var byClass)) into.AddRange(byClass);
-        }
-    }
-
-    private static List<(ActiveRule Rule, int Selector)> List(Dictionary<string, List<(ActiveRule Rule, int Selector)>> map, string name) => map.TryGetValue(name, out var list) ? list : map[name] = [];
 }

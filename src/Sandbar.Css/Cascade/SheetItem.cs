@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Sandbar.Css.Properties;
 using Sandbar.Css.Selectors;
 using Sandbar.Css.Syntax;
 
@@ -87,4 +88,29 @@ public sealed class StyleRule
     public RuleScope? Scope { get; }
 
     public IReadOnlyList<Declared> Declarations { get; internal set; } = [];
+
+    private (int Property, int At)[]? plain;
+
+    /// <summary>Whether anything in it is important.</summary>
+    internal bool HasImportant => hasImportant ??= Declarations.Any(d => d.IsImportant);
+
+    private bool? hasImportant;
+
+    /// <summary>What it sets that is valid and not important: each property with its last declaration.</summary>
+    internal (int Property, int At)[] Plain(Flow flow)
+    {
+        if (flow == default) return plain ??= Found(flow);
+        return Declarations.Any(d => d.Sets.Any(p => p.IsLogical)) ? Found(flow) : plain ??= Found(flow);
+    }
+
+    private (int Property, int At)[] Found(Flow flow)
+    {
+        var last = new Dictionary<int, int>();
+        for (var at = 0; at < Declarations.Count; at++)
+        {
+            if (Declarations[at].IsImportant || Declarations[at].Sets.IsEmpty || !Declarations[at].IsValid) continue;
+            foreach (var property in Declarations[at].Sets) last[LogicalSides.Physical(property, flow).Id] = at;
+        }
+        return [.. last.Select(l => (l.Key, l.Value))];
+    }
 }

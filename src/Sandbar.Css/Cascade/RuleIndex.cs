@@ -1,0 +1,92 @@
+using Sandbar.Css.Documents;
+using Sandbar.Css.Selectors;
+
+namespace Sandbar.Css.Cascade;
+
+/// <summary>One selector of a rule.</summary>
+/// <param name="Selector">Which of them.</param>
+/// <param name="Around">What must be named by elements around, as marks of <see cref="NameMarks"/>.</param>
+internal readonly record struct IndexedSelector(ActiveRule Rule, int Selector, UInt128 Around);
+
+/// <summary>Selectors by what their last part names, so that an element is held against few of them.</summary>
+internal sealed class RuleIndex
+{
+    private readonly Dictionary<string, List<IndexedSelector>> ids = new(StringComparer.OrdinalIgnoreCase);
+    private readonly Dictionary<string, List<IndexedSelector>> classes = new(StringComparer.OrdinalIgnoreCase);
+    private readonly Dictionary<string, List<IndexedSelector>> names = new(StringComparer.OrdinalIgnoreCase);
+    private readonly List<IndexedSelector> others = [];
+
+    public void Add(ActiveRule rule, int at)
+    {
+        var selector = rule.Rule.Selectors[at];
+        // States after a piece are the piece's.
+        var own = selector.Compounds[^1].Parts.TakeWhile(p => p is not PseudoElementSelector).ToList();
+        var indexed = new IndexedSelector(rule, at, NameMarks.Around(selector));
+        if (own.OfType<IdSelector>().FirstOrDefault() is { } id) List(ids, id.Name).Add(indexed);
+        else if (own.OfType<ClassSelector>().FirstOrDefault() is { } named) List(classes, named.Name).Add(indexed);
+        else if (own.OfType<TypeSelector>().FirstOrDefault(t => t.Name != "*") is { } type) List(names, type.Name).Add(indexed);
+        else others.Add(indexed);
+    }
+
+    /// <summary>Hands over all that may hold for an element.</summary>
+    /// <param name="around">The marks of what stands around it.</param>
+    public void Candidates(Element element, UInt128 around, List<IndexedSelector> into)
+    {
+        Take(others);
+        if (names.TryGetValue(element.Name, out var byName)) Take(byName);
+        if (element.Id.Length > 0 && ids.TryGetValue(element.Id, out var byId)) Take(byId);
+        foreach (var one in element.Classes)
+        {
+            if (classes.TryGetValue(one, out var byClass)) Take(byClass);
+        }
+
+        void Take(List<IndexedSelector> selectors)
+        {
+            foreach (var selector in selectors)
+            {
+                if ((selector.Around & ~around) == UInt128.Zero) into.Add(selector);
+            }
+        }
+    }
+
+    private static List<IndexedSelector> List(Dictionary<string, List<IndexedSelector>> map, string name) => map.TryGetValue(name, out var list) ? list : map[name] = [];
+}
+
+/// <summary>
+/// Names as marks in a few bits: what a selector asks of elements around cannot hold where a mark of it is missing. Two names may share a mark, so it says what cannot be, never what is.
+/// </summary>
+internal static class NameMarks
+{
+    private const int Bits = 128;
+
+    public static UInt128 Of(Element element)
+    {
+        var marks = Mark(element.Name);
+        if (element.Id.Length > 0) marks |= Mark(element.Id);
+        foreach (var one in element.Classes) marks |= Mark(one);
+        return marks;
+    }
+
+    /// <summary>What a selector asks of those around its last part.</summary>
+    public static UInt128 Around(ComplexSelector selector)
+    {
+        var marks = UInt128.Zero;
+        // From right to left as long as it goes outwards; what stands beside is not around.
+        for (var i = selector.Compounds.Length - 2; i >= 0 && selector.Combinators[i] is Combinator.Descendant or Combinator.Child; i--)
+        {
+            foreach (var part in selector.Compounds[i].Parts)
+            {
+                marks |= part switch
+                {
+                    TypeSelector { Name: not "*" } type => Mark(type.Name),
+                    ClassSelector named => Mark(named.Name),
+                    IdSelector id => Mark(id.Name),
+                    _ => UInt128.Zero,
+                };
+            }
+        }
+        return marks;
+    }
+
+    private static UInt128 Mark(string name) => UInt128.One << (int)((uint)name.GetHashCode(StringComparison.OrdinalIgnoreCase) % Bits);
+}
