@@ -14,7 +14,7 @@ internal static class ContainerQueries
     /// <param name="parent">The style of what stands around the element asked about.</param>
     public static Answer Ask(ImmutableArray<ComponentValue> prelude, Element element, ElementStyle? parent)
     {
-        var row = Condition.Plain(prelude);
+        var row = prelude.WithoutSpace();
         var name = row is [Token { Kind: TokenKind.Ident } word, ..] && !word.IsIdent("not") ? word.Text : null;
         var condition = name is null ? row : row[1..];
         var asksSize = condition.Any(AsksSize);

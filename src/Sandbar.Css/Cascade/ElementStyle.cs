@@ -131,19 +131,11 @@ public sealed class ElementStyle
         if (found is [Token { Kind: TokenKind.Ident } word] && word.Text.ToLowerInvariant() is "initial" or "inherit" or "unset") return word.IsIdent("initial") ? initial : word.IsIdent("inherit") ? Inherited() : unset;
         if (registered is not { Syntax: not "*" } typed) return found;
         // What is not of its type counts as not there.
-        if (!PropertyGrammars.All.IsOf(typed.Syntax, Trimmed(found))) return unset;
-        return Parser.ParseValues(new ComputedText(Surroundings(Lengths, CurrentColorUnless(typed.Syntax))).OfUntyped(Trimmed(found)));
+        if (!PropertyGrammars.All.IsOf(typed.Syntax, found.Trimmed())) return unset;
+        return Parser.ParseValues(new ComputedText(Surroundings(Lengths, CurrentColorUnless(typed.Syntax))).OfUntyped(found.Trimmed()));
 
         Values? Inherited() => Parent is null ? initial : Parent.Custom(name);
         ComputedColor? CurrentColorUnless(string syntax) => syntax.Contains("color", StringComparison.Ordinal) ? null : ComputedColor.Black;
-    }
-
-    private static Values Trimmed(Values values)
-    {
-        int from = 0, to = values.Length;
-        while (from < to && values[from] is Token { Kind: TokenKind.Whitespace }) from++;
-        while (to > from && values[to - 1] is Token { Kind: TokenKind.Whitespace }) to--;
-        return values[from..to];
     }
 
     private Values? Substituted(Values values) => Variables.AreIn(values) ? new Variables(Custom, name => Element[name], Page.Rules.Media).In(values) : values;
@@ -155,7 +147,7 @@ public sealed class ElementStyle
         if (!declared.HoldsVariables) return declared.For(logical);
         if (!substituted.TryGetValue(declared, out var assignments))
         {
-            assignments = Substituted(declared.Node.Value) is { } found && Trimmed(found) is { IsEmpty: false } trimmed ? Checked(declared.Name, trimmed) : null;
+            assignments = Substituted(declared.Node.Value) is { } found && found.Trimmed() is { IsEmpty: false } trimmed ? Checked(declared.Name, trimmed) : null;
             substituted[declared] = assignments;
         }
         return assignments is { } given ? Cascading.Values(given, logical) : null;

@@ -238,7 +238,7 @@ internal sealed class RuleReader
         if (rule.BlockStart < 0) return;
         ImmutableArray<ComplexSelector>? start = null;
         ImmutableArray<ComplexSelector> limits = [];
-        var row = Conditions.Condition.Plain(rule.Prelude);
+        var row = rule.Prelude.WithoutSpace();
         var at = 0;
         if (at < row.Length && row[at] is BlockValue { Open: TokenKind.OpenParen } from)
         {

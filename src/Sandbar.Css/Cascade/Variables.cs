@@ -79,13 +79,13 @@ internal sealed class Variables
     {
         if (function.Name.Equals("if", StringComparison.OrdinalIgnoreCase)) return If(function.Values);
         var (head, fallback) = Parts(function.Values);
-        if (Condition.Plain(head) is not [Token { Kind: TokenKind.Ident } name, ..]) return null;
+        if (head.WithoutSpace() is not [Token { Kind: TokenKind.Ident } name, ..]) return null;
         var found = function.Name.ToLowerInvariant() switch
         {
             "var" => find(name.Text),
             // A desktop window has no edges that hide anything.
             "env" => name.Text.StartsWith("safe-area-inset-", StringComparison.Ordinal) || name.Text.StartsWith("keyboard-inset-", StringComparison.Ordinal) || name.Text.StartsWith("safe-area-max-inset-", StringComparison.Ordinal) ? [new Token(TokenKind.Dimension, 0, 0, "0", "px")] : null,
-            _ => Attribute(name.Text, Condition.Plain(head)[1..], fallback is null),
+            _ => Attribute(name.Text, head.WithoutSpace()[1..], fallback is null),
         };
         if (found is { } values)
         {
@@ -140,7 +140,7 @@ internal sealed class Variables
             from = i + 1;
             var colon = branch.ToList().FindIndex(v => v is Token { Kind: TokenKind.Colon });
             if (colon < 0) continue;
-            var condition = Condition.Plain(branch[..colon]);
+            var condition = branch[..colon].WithoutSpace();
             if (!(condition is [Token otherwise] && otherwise.IsIdent("else")) && Condition.Evaluate(condition, Ask) != Answer.Yes) continue;
             var value = branch[(colon + 1)..];
             while (value is [Token { Kind: TokenKind.Whitespace }, ..]) value = value[1..];

@@ -95,7 +95,7 @@ public abstract record Calculation
     private static Calculation? OfFunction(FunctionValue function, Lengths lengths)
     {
         var name = function.Name.ToLowerInvariant();
-        var arguments = Arguments(function.Values);
+        var arguments = function.Values.BetweenCommas();
         if (name is "calc" or "-webkit-calc") return arguments.Count == 1 ? OfSum(arguments[0], lengths) : null;
         var way = "nearest";
         if (name == "round" && arguments is [[Token { Kind: TokenKind.Ident } word], ..] && Constant(word.Text) is null)
@@ -172,24 +172,6 @@ public abstract record Calculation
         };
     }
 
-    internal static List<ImmutableArray<ComponentValue>> Arguments(ImmutableArray<ComponentValue> values)
-    {
-        var all = new List<ImmutableArray<ComponentValue>>();
-        var from = 0;
-        for (var i = 0; i <= values.Length; i++)
-        {
-            if (i < values.Length && values[i] is not Token { Kind: TokenKind.Comma }) continue;
-            var (start, end) = (from, i);
-            while (start < end && IsSpace(values[start])) start++;
-            while (end > start && IsSpace(values[end - 1])) end--;
-            all.Add(values[start..end]);
-            from = i + 1;
-        }
-        return all;
-    }
-
-    private static bool IsSpace(ComponentValue value) => value is Token { Kind: TokenKind.Whitespace };
-
     private static Calculation? OfSum(ImmutableArray<ComponentValue> values, Lengths lengths)
     {
         var terms = new List<(Calculation Term, double Sign)>();
@@ -197,7 +179,7 @@ public abstract record Calculation
         var sign = 1d;
         for (var i = 0; i <= values.Length; i++)
         {
-            if (i < values.Length && !(values[i] is Token { Kind: TokenKind.Delim, Text: "+" or "-" } && i > 0 && IsSpace(values[i - 1]))) continue;
+            if (i < values.Length && !(values[i] is Token { Kind: TokenKind.Delim, Text: "+" or "-" } && i > 0 && values[i - 1].IsSpace())) continue;
             if (OfProduct(values[from..i], lengths) is not { } term) return null;
             terms.Add((term, sign));
             if (i < values.Length) sign = ((Token)values[i]).Text == "-" ? -1 : 1;
@@ -236,7 +218,7 @@ public abstract record Calculation
         var wantsFactor = true;
         foreach (var value in values)
         {
-            if (IsSpace(value)) continue;
+            if (value.IsSpace()) continue;
             if (!wantsFactor)
             {
                 if (value is not Token { Kind: TokenKind.Delim, Text: "*" or "/" } sign) return null;

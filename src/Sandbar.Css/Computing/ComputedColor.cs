@@ -143,7 +143,7 @@ public static class ColorComputation
         switch (name)
         {
             case "light-dark":
-                return Calculation.Arguments(function.Values) is [[var light], [var dark]] ? Of(isDark ? dark : light, current, isDark, lengths) : null;
+                return function.Values.BetweenCommas() is [[var light], [var dark]] ? Of(isDark ? dark : light, current, isDark, lengths) : null;
             case "color-mix":
                 return Mix(function, current, isDark, lengths);
             case "contrast-color":
@@ -161,7 +161,7 @@ public static class ColorComputation
     /// <summary><c>color-mix()</c> (CSS Color 5, §3).</summary>
     private static ComputedColor? Mix(FunctionValue function, ComputedColor current, bool isDark, Lengths lengths)
     {
-        var arguments = Calculation.Arguments(function.Values);
+        var arguments = function.Values.BetweenCommas();
         var space = ColorSpace.Oklab;
         var longer = HueWay.Shorter;
         if (arguments.Count > 0 && arguments[0] is [Token @in, ..] && @in.IsIdent("in"))

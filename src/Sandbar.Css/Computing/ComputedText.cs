@@ -40,7 +40,7 @@ internal sealed class ComputedText(Surroundings around)
         ["font-weight"] = (t, v) => v is [Token word] ? word.IsIdent("normal") ? "400" : word.IsIdent("bold") ? "700" : t.Number(v[0], 1, 1000) : t.Number(v[0], 1, 1000),
         ["font-feature-settings"] = (t, v) => t.Features(v),
         ["font-variation-settings"] = (t, v) => v is [Token { Kind: TokenKind.Ident }] ? null : string.Join(", ", Entries(v).OrderBy(e => ((Token)e[0]).Text, StringComparer.Ordinal).Select(t.Plain)),
-        ["clip"] = (t, v) => v is [FunctionValue rect] ? $"rect({string.Join(", ", Row(rect.Values).Where(x => x is not Token { Kind: TokenKind.Comma }).Select(t.LengthOrZero))})" : null,
+        ["clip"] = (t, v) => v is [FunctionValue rect] ? $"rect({string.Join(", ", rect.Values.WithoutSpace().Where(x => x is not Token { Kind: TokenKind.Comma }).Select(t.LengthOrZero))})" : null,
         ["caret-color"] = (t, v) => v is [Token word] && word.IsIdent("auto") ? t.Color(new Token(TokenKind.Ident, 0, 0, "currentcolor")) : null,
         ["scroll-snap-type"] = (t, v) => v is [var axis, Token { Kind: TokenKind.Ident } strictness] && strictness.IsIdent("proximity") ? t.One(axis) : null,
         ["offset-anchor"] = (t, v) => v is [Token word] && word.IsIdent("auto") ? null : t.Position(v),
@@ -145,7 +145,7 @@ internal sealed class ComputedText(Surroundings around)
         keepsCase = Names.Contains(property.Name);
         neverNegative = NeverNegative.Contains(property.Name);
         takesNoNumber = IsOfLengths(property);
-        var row = Row(values);
+        var row = values.WithoutSpace();
         return row.IsEmpty ? "" : (Formats.TryGetValue(property.Name, out var format) ? format(this, row) : null) ?? Plain(row);
     }
 
@@ -153,17 +153,15 @@ internal sealed class ComputedText(Surroundings around)
     public string OfUntyped(Values values)
     {
         keepsCase = true;
-        return Plain(Row(values));
+        return Plain(values.WithoutSpace());
     }
-
-    private static Values Row(Values values) => values.All(v => v is not Token { Kind: TokenKind.Whitespace }) ? values : [.. values.Where(v => v is not Token { Kind: TokenKind.Whitespace })];
 
     /// <summary>Values one after the other, each computed by itself.</summary>
     private string Plain(Values values)
     {
         if (values is [var single]) return One(single);
         var text = new StringBuilder();
-        foreach (var value in Row(values))
+        foreach (var value in values.WithoutSpace())
         {
             if (value is Token { Kind: TokenKind.Comma })
             {
@@ -193,7 +191,7 @@ internal sealed class ComputedText(Surroundings around)
             case Token token:
                 return token.Text;
             case BlockValue { Open: TokenKind.OpenSquare } names:
-                return $"[{string.Join(' ', Row(names.Values).OfType<Token>().Select(n => Serializer.Identifier(n.Text)))}]";
+                return $"[{string.Join(' ', names.Values.WithoutSpace().OfType<Token>().Select(n => Serializer.Identifier(n.Text)))}]";
             case FunctionValue function:
                 return Function(function);
             default:
@@ -228,7 +226,7 @@ internal sealed class ComputedText(Surroundings around)
         switch (name)
         {
             case "url":
-                return Row(function.Values) is [Token { Kind: TokenKind.String } address] ? Url(address.Text) : Serializer.Values([function]);
+                return function.Values.WithoutSpace() is [Token { Kind: TokenKind.String } address] ? Url(address.Text) : Serializer.Values([function]);
             case "image-set" or "-webkit-image-set":
                 return $"image-set({List(function.Values, e => $"{(e[0] is Token { Kind: TokenKind.String } picture ? Url(picture.Text) : One(e[0]))}{(e.Length > 1 ? $" {Plain(e[1..])}" : " 1dppx")}")})";
             case "steps" or "cubic-bezier" or "linear":
@@ -290,19 +288,7 @@ internal sealed class ComputedText(Surroundings around)
 
     internal static string List(Values values, Func<Values, string> entry) => string.Join(", ", Entries(values).Select(entry));
 
-    internal static List<Values> Entries(Values values)
-    {
-        var all = new List<Values>();
-        var from = 0;
-        var row = Row(values);
-        for (var i = 0; i <= row.Length; i++)
-        {
-            if (i < row.Length && row[i] is not Token { Kind: TokenKind.Comma }) continue;
-            all.Add(row[from..i]);
-            from = i + 1;
-        }
-        return all;
-    }
+    internal static List<Values> Entries(Values values) => values.WithoutSpace().BetweenCommas();
 
     private static string Family(Values family)
     {
@@ -426,7 +412,7 @@ internal sealed class ComputedText(Surroundings around)
     private string Filter(FunctionValue function)
     {
         var name = function.Name.ToLowerInvariant();
-        var values = Row(function.Values);
+        var values = function.Values.WithoutSpace();
         return name switch
         {
             "blur" => $"blur({(values.IsEmpty ? "0px" : LengthOrZero(values[0]))})",
@@ -441,7 +427,7 @@ internal sealed class ComputedText(Surroundings around)
     private string Shape(FunctionValue function)
     {
         var name = function.Name.ToLowerInvariant();
-        var values = Row(function.Values);
+        var values = function.Values.WithoutSpace();
         var at = values.ToList().FindIndex(v => v is Token word && word.IsIdent("at"));
         var size = at < 0 ? values : values[..at];
         var place = at < 0 ? "" : $" at {Position(values[(at + 1)..])}";
@@ -489,7 +475,7 @@ internal sealed class ComputedText(Surroundings around)
     {
         if (values is [Token { Kind: TokenKind.Ident }]) return null;
         var angle = values.First(v => v is Token { Kind: TokenKind.Dimension } or FunctionValue);
-        var axis = Row(values.Remove(angle));
+        var axis = values.Remove(angle).WithoutSpace();
         var turn = One(angle);
         var name = axis switch
         {

@@ -41,7 +41,7 @@ internal static class TransformMatrix
     private static double[,]? Of(FunctionValue function)
     {
         var n = new List<double>();
-        foreach (var argument in Calculation.Arguments(function.Values))
+        foreach (var argument in function.Values.BetweenCommas())
         {
             if (argument is [Token none] && none.IsIdent("none")) n.Add(double.PositiveInfinity);
             else if (argument is [var value] && Calculation.Of(value, Lengths.Initial) is Calculation.Amount { Unit: not "%" } amount) n.Add(amount.Unit == "deg" ? amount.Value * Math.PI / 180 : amount.Value);

@@ -21,7 +21,7 @@ internal static class Condition
     /// <returns>Null where it is no condition at all.</returns>
     public static Answer? Evaluate(ImmutableArray<ComponentValue> values, Func<ComponentValue, Answer?> ask)
     {
-        var row = Plain(values);
+        var row = values.WithoutSpace();
         if (row.Length == 0) return null;
         if (row[0] is Token not && not.IsIdent("not")) return row.Length == 2 ? Not(One(row[1], ask)) : null;
         var answer = One(row[0], ask);
@@ -38,9 +38,6 @@ internal static class Condition
         return answer;
     }
 
-    /// <summary>Values without the white space between them.</summary>
-    public static ImmutableArray<ComponentValue> Plain(ImmutableArray<ComponentValue> values) => [.. values.Where(v => v is not Token { Kind: TokenKind.Whitespace })];
-
     public static Answer? And(Answer? a, Answer? b) => a is null || b is null ? null : a == Answer.No || b == Answer.No ? Answer.No : a == Answer.Yes && b == Answer.Yes ? Answer.Yes : Answer.Unknown;
 
     public static Answer? Or(Answer? a, Answer? b) => a is null || b is null ? null : a == Answer.Yes || b == Answer.Yes ? Answer.Yes : a == Answer.No && b == Answer.No ? Answer.No : Answer.Unknown;
@@ -55,7 +52,7 @@ internal static class Condition
     private static Answer? One(ComponentValue value, Func<ComponentValue, Answer?> ask)
     {
         // Brackets may hold a condition of their own.
-        if (value is BlockValue { Open: TokenKind.OpenParen } block && Plain(block.Values) is [var first, ..] row
+        if (value is BlockValue { Open: TokenKind.OpenParen } block && block.Values.WithoutSpace() is [var first, ..] row
             && (first is BlockValue { Open: TokenKind.OpenParen } || (first is FunctionValue && (row.Length == 1 || row[1] is Token { Kind: TokenKind.Ident })) || (first is Token not && not.IsIdent("not")))
             && Evaluate(block.Values, ask) is { } inner) return inner;
         return value is BlockValue { Open: TokenKind.OpenParen } or FunctionValue ? ask(value) : null;

@@ -31,7 +31,7 @@ internal static class Features
     /// <param name="find">What a feature of a name is; null where there is none.</param>
     public static Answer? Ask(ImmutableArray<ComponentValue> values, Func<string, Feature?> find)
     {
-        var row = Condition.Plain(values);
+        var row = values.WithoutSpace();
         switch (row)
         {
             case [Token { Kind: TokenKind.Ident } alone]:

@@ -9,7 +9,7 @@ public static class MediaQueries
     /// <summary>Whether one of a list holds; an empty list always does.</summary>
     public static bool Hold(ImmutableArray<ComponentValue> list, MediaEnvironment media)
     {
-        if (Condition.Plain(list).IsEmpty) return true;
+        if (list.WithoutSpace().IsEmpty) return true;
         var query = ImmutableArray.CreateBuilder<ComponentValue>();
         foreach (var value in list)
         {
@@ -26,7 +26,7 @@ public static class MediaQueries
 
     private static bool Holds(ImmutableArray<ComponentValue> query, MediaEnvironment media)
     {
-        var row = Condition.Plain(query);
+        var row = query.WithoutSpace();
         if (row.IsEmpty) return false;
         // A type of media before the conditions, which then stand with "and" only.
         var isNot = row[0] is Token { Kind: TokenKind.Ident } first && first.IsIdent("not");

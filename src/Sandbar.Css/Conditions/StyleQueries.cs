@@ -10,12 +10,12 @@ internal static class StyleQueries
     /// <param name="find">What a custom property comes to; null where it comes to nothing.</param>
     public static Answer? Ask(ImmutableArray<ComponentValue> values, Func<string, ImmutableArray<ComponentValue>?> find)
     {
-        var row = Condition.Plain(values);
+        var row = values.WithoutSpace();
         if (row is not [Token { Kind: TokenKind.Ident, Text: ['-', '-', ..] } name, ..])
             return Condition.Evaluate(values, value => value is BlockValue block ? Ask(block.Values, find) : null) ?? Answer.Unknown;
         var found = find(name.Text);
         if (row.Length == 1) return found is null ? Answer.No : Answer.Yes;
         if (row[1] is not Token { Kind: TokenKind.Colon }) return Answer.Unknown;
-        return found is { } has && Serializer.Values(Condition.Plain(has)) == Serializer.Values(row[2..]) ? Answer.Yes : Answer.No;
+        return found is { } has && Serializer.Values(has.WithoutSpace()) == Serializer.Values(row[2..]) ? Answer.Yes : Answer.No;
     }
 }

@@ -31,29 +31,19 @@ public static class SupportsConditions
 
     private static Answer? Declared(ImmutableArray<ComponentValue> values)
     {
-        var row = values.SkipWhile(IsSpace).ToImmutableArray();
+        var row = values.SkipWhile(v => v.IsSpace()).ToImmutableArray();
         if (row is not [Token { Kind: TokenKind.Ident } name, ..]) return null;
-        var colon = row.Skip(1).TakeWhile(IsSpace).Count() + 1;
+        var colon = row.Skip(1).TakeWhile(v => v.IsSpace()).Count() + 1;
         if (colon >= row.Length || row[colon] is not Token { Kind: TokenKind.Colon }) return null;
-        var value = Trimmed(row[(colon + 1)..]);
+        var value = row[(colon + 1)..].Trimmed();
         // What is important can be declared all the same.
-        if (value.Length >= 2 && value[^1] is Token last && last.IsIdent("important") && value[..^1].Reverse().SkipWhile(IsSpace).FirstOrDefault() is Token bang && bang.IsDelim('!'))
-            value = Trimmed(value[..value.LastIndexOf(bang)]);
+        if (value.Length >= 2 && value[^1] is Token last && last.IsIdent("important") && value[..^1].Reverse().SkipWhile(v => v.IsSpace()).FirstOrDefault() is Token bang && bang.IsDelim('!'))
+            value = value[..value.LastIndexOf(bang)].Trimmed();
         if (name.Text.StartsWith("--", StringComparison.Ordinal)) return Answer.Yes;
         return Is(!CssProperties.SetBy(name.Text).IsEmpty && PropertyGrammars.All.Check(name.Text, value) is Verdict.Valid or Verdict.Later && !value.IsEmpty);
     }
 
     private static Answer Is(bool holds) => holds ? Answer.Yes : Answer.No;
 
-    private static bool IsSpace(ComponentValue value) => value is Token { Kind: TokenKind.Whitespace };
-
-    private static ImmutableArray<ComponentValue> Trimmed(ImmutableArray<ComponentValue> values)
-    {
-        int from = 0, to = values.Length;
-        while (from < to && IsSpace(values[from])) from++;
-        while (to > from && IsSpace(values[to - 1])) to--;
-        return values[from..to];
-    }
-
-    private static string? Word(FunctionValue function) => Condition.Plain(function.Values) is [Token { Kind: TokenKind.Ident or TokenKind.String } word] ? word.Text.ToLowerInvariant() : null;
+    private static string? Word(FunctionValue function) => function.Values.WithoutSpace() is [Token { Kind: TokenKind.Ident or TokenKind.String } word] ? word.Text.ToLowerInvariant() : null;
 }

@@ -46,7 +46,7 @@ public readonly record struct MathType(int Length, int Angle, int Time, int Freq
     /// <param name="percentage">What percentages are of where it stands; null where they stand for themselves.</param>
     public static MathType? Of(FunctionValue function, Quantity? percentage)
     {
-        var arguments = Arguments(function.Values);
+        var arguments = function.Values.BetweenCommas();
         var types = new MathType?[arguments.Count];
         for (var i = 0; i < types.Length; i++) types[i] = Sum(arguments[i], percentage);
         var name = function.Name.ToLowerInvariant();
@@ -90,34 +90,6 @@ public readonly record struct MathType(int Length, int Angle, int Time, int Freq
         }
     }
 
-    private static List<ImmutableArray<ComponentValue>> Arguments(ImmutableArray<ComponentValue> values)
-    {
-        var all = new List<ImmutableArray<ComponentValue>>();
-        var one = ImmutableArray.CreateBuilder<ComponentValue>();
-        foreach (var value in values)
-        {
-            if (value is not Token { Kind: TokenKind.Comma })
-            {
-                one.Add(value);
-                continue;
-            }
-            all.Add(Trimmed(one));
-            one.Clear();
-        }
-        all.Add(Trimmed(one));
-        return all;
-    }
-
-    private static ImmutableArray<ComponentValue> Trimmed(ImmutableArray<ComponentValue>.Builder values)
-    {
-        int from = 0, to = values.Count;
-        while (from < to && IsSpace(values[from])) from++;
-        while (to > from && IsSpace(values[to - 1])) to--;
-        return [.. values.Skip(from).Take(to - from)];
-    }
-
-    private static bool IsSpace(ComponentValue value) => value is Token { Kind: TokenKind.Whitespace };
-
     private static bool IsWord(ImmutableArray<ComponentValue> values, string word) => values is [Token token] && token.IsIdent(word);
 
     private static MathType? Same(ReadOnlySpan<MathType?> types)
@@ -137,7 +109,7 @@ public readonly record struct MathType(int Length, int Angle, int Time, int Freq
         for (var i = 0; i <= values.Length; i++)
         {
             var isEnd = i == values.Length;
-            if (!isEnd && !(values[i] is Token sign && (sign.IsDelim('+') || sign.IsDelim('-')) && i > 0 && IsSpace(values[i - 1]) && i + 1 < values.Length && IsSpace(values[i + 1]))) continue;
+            if (!isEnd && !(values[i] is Token sign && (sign.IsDelim('+') || sign.IsDelim('-')) && i > 0 && values[i - 1].IsSpace() && i + 1 < values.Length && values[i + 1].IsSpace())) continue;
             var product = Product(values[from..i], percentage);
             if (product is null || (sum is not null && sum != product)) return null;
             sum = product;
@@ -153,7 +125,7 @@ public readonly record struct MathType(int Length, int Angle, int Time, int Freq
         var wantsFactor = true;
         foreach (var value in values)
         {
-            if (IsSpace(value)) continue;
+            if (value.IsSpace()) continue;
             if (!wantsFactor)
             {
                 if (value is not Token { Kind: TokenKind.Delim, Text: "*" or "/" } sign) return null;
@@ -178,7 +150,7 @@ public readonly record struct MathType(int Length, int Angle, int Time, int Freq
         Token { Kind: TokenKind.Dimension } dimension => Units.Of(dimension.Unit) is { } quantity ? Of(quantity) : null,
         Token { Kind: TokenKind.Ident } word => Constants.Contains(word.Text) ? Number : null,
         FunctionValue function => IsMath(function.Name) ? Of(function, percentage) : null,
-        BlockValue { Open: TokenKind.OpenParen } block => Sum(Trimmed(block.Values.ToBuilder()), percentage),
+        BlockValue { Open: TokenKind.OpenParen } block => Sum(block.Values.Trimmed(), percentage),
         _ => null,
     };
 }

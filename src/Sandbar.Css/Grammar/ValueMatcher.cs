@@ -39,7 +39,7 @@ internal sealed class ValueMatcher(PropertyGrammars grammars)
     /// <summary>Values without the white space between them, and what is known of them.</summary>
     private sealed class Row(ImmutableArray<ComponentValue> values)
     {
-        private readonly ComponentValue[] values = [.. values.Where(v => v is not Token { Kind: TokenKind.Whitespace })];
+        private readonly ComponentValue[] values = [.. values.WithoutSpace()];
 
         public int Length => values.Length;
 

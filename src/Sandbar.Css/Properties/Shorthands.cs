@@ -62,7 +62,7 @@ public static class Shorthands
     /// <param name="values">Without variables, and no word for a whole value such as <c>inherit</c>.</param>
     public static ImmutableArray<Assignment>? Expand(string name, Values values)
     {
-        var row = new Row([.. values.Where(v => v is not Token { Kind: TokenKind.Whitespace })]);
+        var row = new Row(values.WithoutSpace());
         if (CssProperties.Find(name) is { } one) return [new(one, row.Values)];
         var set = CssProperties.SetBy(name);
         if (set.IsEmpty || name.Equals("all", StringComparison.OrdinalIgnoreCase)) return null;
@@ -378,7 +378,7 @@ public static class Shorthands
     internal static (Values X, Values Y) Position(Values values)
     {
         Values center = Word("center");
-        var row = new Row([.. values.Where(v => v is not Token { Kind: TokenKind.Whitespace })]);
+        var row = new Row(values.WithoutSpace());
         switch (row.Length)
         {
             case 1:
