@@ -39,8 +39,7 @@ internal static class TraceVerb
         var css = request.TryGetProperty("css", out _) ? request.Texts("css").ToList() : [];
         foreach (var file in css) JsonLines.FileBytes(file);
         var forced = Forced(request, page);
-        var sheets = PageSheets.Of(page, path, css, ReadOrNone);
-        var styles = new PageStyles(page, RuleSet.Of(sheets, media), forced, MostSteps)
+        var styles = new PageStyles(page, Rules(page, path, css, media), forced, MostSteps)
         {
             IsMissing = picture => picture["src"] is not { Length: > 0 } source || (!source.StartsWith("data:", StringComparison.OrdinalIgnoreCase) && (PageSheets.Beside(path, source) is not { } file || !File.Exists(file))),
         };
@@ -67,6 +66,22 @@ internal static class TraceVerb
         }
     }
 
+    // The sheets of the request before, and their rules in the windows asked about: most lines ask about the same ones.
+    private static (string Key, Document Page, IReadOnlyList<StyleSheet> Sheets, Dictionary<MediaEnvironment, RuleSet> Rules)? last;
+
+    private static RuleSet Rules(Document page, string path, List<string> css, MediaEnvironment media)
+    {
+        var key = string.Join('\n', css.Prepend(path).Select(file => $"{file} {JsonLines.WrittenAt(file).Ticks}"));
+        // What is linked or imported may have changed without the rest.
+        var isSame = last is { } before && before.Key == key && before.Page == page && before.Sheets.All(s => s.Name is not { } name || css.Contains(name) || name.StartsWith("style ", StringComparison.Ordinal)) && !before.Sheets.Any(s => s.HasImports);
+        if (!isSame) last = (key, page, PageSheets.Of(page, path, css, ReadOrNone), []);
+        var (_, _, sheets, rules) = last!.Value;
+        if (rules.Count > MostWindows) rules.Clear();
+        return rules.TryGetValue(media, out var known) ? known : rules[media] = RuleSet.Of(sheets, media, page.IsQuirky);
+    }
+
+    private const int MostWindows = 32;
+
     private static void Property(Utf8JsonWriter writer, ElementStyle style, Element element, string name, HashSet<string> fields, Dictionary<StyleSheet, TextLines> lines)
     {
         writer.WriteStartObject(name);
@@ -85,8 +100,10 @@ internal static class TraceVerb
         var property = isCustom ? null : set[0];
         var trace = property is null ? PropertyTrace.Of(style, element, name) : PropertyTrace.Of(style, element, property);
         if (fields.Contains("computed")) writer.WriteString("computed", trace.Computed);
-        if (trace.Computed is null && property is not null) writer.WriteBoolean("needsLayout", true);
-        if (fields.Contains("resolved")) writer.WriteString("resolved", property is null ? trace.Computed : ResolvedValues.Of(style, property));
+        var asksResolved = fields.Contains("resolved");
+        var resolved = !asksResolved ? null : property is null ? trace.Computed : ResolvedValues.Of(style, property);
+        if (property is not null && (trace.Computed is null || (asksResolved && resolved is null))) writer.WriteBoolean("needsLayout", true);
+        if (asksResolved) writer.WriteString("resolved", resolved);
         if (fields.Contains("winner"))
         {
             writer.WritePropertyName("winner");

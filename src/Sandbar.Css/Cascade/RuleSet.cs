@@ -39,10 +39,12 @@ public sealed class RuleSet
     public IReadOnlyDictionary<string, RegisteredProperty> Registered => registered;
 
     /// <param name="sheets">In their order on the page; the browser's own comes before them.</param>
-    public static RuleSet Of(IEnumerable<StyleSheet> sheets, MediaEnvironment media)
+    /// <param name="isQuirky">Whether they are for a page without a doctype.</param>
+    public static RuleSet Of(IEnumerable<StyleSheet> sheets, MediaEnvironment media, bool isQuirky = false)
     {
         var set = new RuleSet(media);
-        foreach (var sheet in StyleSheet.UserAgent.Concat(sheets)) set.Take(sheet, [], null, 0);
+        IEnumerable<StyleSheet> own = isQuirky ? StyleSheet.UserAgent.Add(StyleSheet.Quirks) : StyleSheet.UserAgent;
+        foreach (var sheet in own.Concat(sheets)) set.Take(sheet, [], null, 0);
         set.Index();
         return set;
     }

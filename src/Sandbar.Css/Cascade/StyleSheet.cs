@@ -55,11 +55,17 @@ public sealed class StyleSheet(StyleSheetNode node, string? name, Origin origin 
         }
     }
 
+    /// <summary>Whether it imports others.</summary>
+    public bool HasImports => Items.Any(i => i is ImportItem);
+
     /// <summary>Reads a sheet.</summary>
     public static StyleSheet Parse(string css, string? name, Origin origin = Origin.Author) => new(Parser.ParseStyleSheet(css), name, origin);
 
     /// <summary>What browsers begin with, for HTML, and for drawings and formulas.</summary>
     public static ImmutableArray<StyleSheet> UserAgent { get; } = [Own("user-agent.css", isForHtml: true), Own("user-agent-foreign.css", isForHtml: false)];
+
+    /// <summary>What pages without a doctype begin with besides.</summary>
+    internal static StyleSheet Quirks { get; } = Own("user-agent-quirks.css", isForHtml: true);
 
     private static StyleSheet Own(string file, bool isForHtml) =>
         new(Parser.ParseStyleSheet(System.Text.Encoding.UTF8.GetString(EmbeddedFile.Read(typeof(StyleSheet).Assembly, file))), null, Origin.UserAgent) { IsForHtml = isForHtml };
