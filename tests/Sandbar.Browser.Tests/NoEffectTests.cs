@@ -85,8 +85,8 @@ public sealed class NoEffectTests(Sandbar.Tests.Browser browser) : IClassFixture
     [InlineData("<div style='transform:scale(2)'><p style='clip-path:circle(50%);mix-blend-mode:multiply'>", "", "Transform:1 Clip:1 Blend:1")]
     public void What_else_changes_a_pixel_is_told(string before, string after, string told)
     {
-        // A letter that fills its box: its middle has the colour of the text.
-        var page = $"<!doctype html><html><head><title>t</title><style>body{{margin:0;background:white}}p{{margin:0;font:60px/60px sans-serif;width:120px;height:60px}}</style></head><body>{before}\u2588{after}</body></html>";
+        // A line of the text's colour lies over the ground as letters do, whatever fonts there are.
+        var page = $"<!doctype html><html><head><title>t</title><style>body{{margin:0;background:white}}p{{margin:0;box-sizing:border-box;width:120px;height:60px;border-left:40px solid}}</style></head><body>{before}{after}</body></html>";
         var document = Document.Parse(page);
         var styles = new PageStyles(document, RuleSet.Of(PageSheets.Of(document, "", [], _ => null), new MediaEnvironment(1280, 800)));
         var element = document.All.First(e => e.Name == "p");

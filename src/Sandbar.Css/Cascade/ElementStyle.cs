@@ -220,7 +220,7 @@ public sealed class ElementStyle
         {
             if (lengths is not null) return lengths;
             var media = Page.Rules.Media;
-            lengths = new(FontSizePx, Root.FontSizePx, media.Width, media.Height) { IsVertical = Flow.IsVertical };
+            lengths = new(FontSizePx, Root.FontSizePx, media.Width, media.Height) { IsVertical = Flow.IsVertical, Container = ContainerSize };
             return lengths = lengths with { LineHeight = LineHeightPx, RootLineHeight = Root == this ? LineHeightPx : Root.LineHeightPx };
         }
     }
@@ -233,6 +233,17 @@ public sealed class ElementStyle
             while (at.Parent is not null) at = at.Parent;
             return at;
         }
+    }
+
+    /// <summary>The size of the nearest container around (CSS Conditional Rules 5, §6): without one it is the window's.</summary>
+    private double? ContainerSize(bool isHeight)
+    {
+        for (var around = Parent; around is not null; around = around.Parent)
+        {
+            var type = around.Text("container-type");
+            if (type.Contains("size", StringComparison.Ordinal) && !(isHeight && type.Contains("inline-size", StringComparison.Ordinal))) return isHeight ? null : KnownSizes.Width(around);
+        }
+        return isHeight ? Page.Rules.Media.Height : Page.Rules.Media.Width;
     }
 
     private double? LineHeightPx => Parser.ParseValues(Computed(LineHeight).Text) switch
@@ -283,6 +294,7 @@ public sealed class ElementStyle
                 LineHeight = Parent?.LineHeightPx,
                 RootLineHeight = Parent is null ? null : Root.LineHeightPx,
                 IsVertical = Flow.IsVertical,
+                Container = ContainerSize,
             };
             var isRelative = IsFontRelative(value);
             own = Calculation.Of(value, around) is Calculation.Amount amount ? new(Math.Max(0, amount.Value), null, inherited.IsAbsolute || !isRelative) : inherited;

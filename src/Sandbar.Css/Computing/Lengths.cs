@@ -16,6 +16,9 @@ public sealed record Lengths(double FontSize, double RootFontSize, double Width,
     /// <summary>The root's line's; null where the font decides.</summary>
     public double? RootLineHeight { get; init; }
 
+    /// <summary>The width, or where asked the height, of the nearest container that has one of its own, or of the window; null where it takes a layout to know.</summary>
+    public Func<bool, double?>? Container { get; init; }
+
     /// <summary>Whether lines stand upright, so that the window's width is its block size.</summary>
     public bool IsVertical { get; init; }
 
@@ -40,8 +43,14 @@ public sealed record Lengths(double FontSize, double RootFontSize, double Width,
         "vh" or "svh" or "lvh" or "dvh" => Height / 100,
         "vi" or "svi" or "lvi" or "dvi" => (IsVertical ? Height : Width) / 100,
         "vb" or "svb" or "lvb" or "dvb" => (IsVertical ? Width : Height) / 100,
+        "cqw" or "cqi" => Container?.Invoke(false) / 100,
+        "cqh" or "cqb" => Container?.Invoke(true) / 100,
+        "cqmin" => Both(Math.Min),
+        "cqmax" => Both(Math.Max),
         "vmin" or "svmin" or "lvmin" or "dvmin" => Math.Min(Width, Height) / 100,
         "vmax" or "svmax" or "lvmax" or "dvmax" => Math.Max(Width, Height) / 100,
         _ => null,
     };
+
+    private double? Both(Func<double, double, double> choose) => Container?.Invoke(false) is { } width && Container(true) is { } height ? choose(width, height) / 100 : null;
 }

@@ -32,7 +32,7 @@ public static class NoEffects
                 return "What is in it stands in no rows or columns: display must be flex or grid.";
             case "flex-direction" or "flex-wrap" when !isFlex:
                 return "Only where display is flex.";
-            case "align-content" or "align-items" or "justify-content" when !isFlex && !isGrid && !(property == "align-content" && display is "block" or "flow-root" or "list-item" or "inline-block"):
+            case "align-content" or "align-items" or "justify-content" when !isFlex && !isGrid && !(property == "align-content" && display is "block" or "flow-root" or "list-item" or "inline-block" or "table-cell"):
             case "justify-items" when !isGrid:
                 return isFlex ? "Only where display is grid." : "What is in it is not arranged: display must be flex or grid.";
             case "grid-template-columns" or "grid-template-rows" or "grid-template-areas" or "grid-auto-flow" or "grid-auto-columns" or "grid-auto-rows" when !isGrid:
