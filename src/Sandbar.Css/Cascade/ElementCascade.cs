@@ -61,9 +61,6 @@ public sealed class Candidate
 
     internal int LayerRank => Matched?.Active.LayerRank ?? int.MaxValue;
 
-    /// <summary>Whether what it stands in depends on a layout.</summary>
-    internal bool DependsOnLayout => Matched is { Active.Containers.IsEmpty: false };
-
     /// <summary>Weaker first (CSS Cascade 6, §2.1).</summary>
     public int CompareStrength(Candidate other)
     {
@@ -136,9 +133,6 @@ public sealed class ElementCascade
 
     /// <summary>The one that counts for a custom property; null where nothing is declared.</summary>
     internal Candidate? Winner(string custom) => (customs ??= Customs()).GetValueOrDefault(custom);
-
-    /// <summary>The custom properties that are declared here.</summary>
-    internal IEnumerable<string> CustomNames => (customs ??= Customs()).Keys;
 
     /// <summary>All valid declarations of a property, the strongest first.</summary>
     public IReadOnlyList<Candidate> Of(Property property, Flow flow)

@@ -28,6 +28,8 @@ public sealed class ElementStyle
     private readonly List<string> open = [];
     private readonly HashSet<string> circular = new(StringComparer.Ordinal);
     private Flow? flow;
+    private bool? isDark;
+    private ComputedColor? currentColor;
     private FontSize? fontSize;
     private Lengths? lengths;
 
@@ -51,15 +53,7 @@ public sealed class ElementStyle
     public Flow Flow => flow ??= Flow.Of(Raw(WritingMode), Raw(Direction));
 
     /// <summary>Whether system colours and <c>light-dark()</c> are dark here (CSS Color Adjustment 1, §2).</summary>
-    public bool IsDark
-    {
-        get
-        {
-            var schemes = Computed(ColorScheme).Text.Split(' ');
-            var isDark = schemes.Contains("dark");
-            return isDark && (Page.Rules.Media.IsDark || !schemes.Contains("light"));
-        }
-    }
+    public bool IsDark => isDark ??= Computed(ColorScheme).Text.Split(' ') is var schemes && schemes.Contains("dark") && (Page.Rules.Media.IsDark || !schemes.Contains("light"));
 
     /// <summary>Its font size in px.</summary>
     public double FontSizePx => Size.Px;
@@ -82,7 +76,7 @@ public sealed class ElementStyle
     internal string Text(string property) => Text(CssProperties.Of(property));
 
     /// <summary>What <c>currentcolor</c> is.</summary>
-    public ComputedColor CurrentColor => Parser.ParseValues(Computed(Color).Text) is [var value] && ColorComputation.Of(value, ComputedColor.Black, false, Lengths.Initial) is { } color
+    public ComputedColor CurrentColor => currentColor ??= Parser.ParseValues(Computed(Color).Text) is [var value] && ColorComputation.Of(value, ComputedColor.Black, false, Lengths.Initial) is { } color
         ? color : ComputedColor.Black;
 
     /// <summary>All valid declarations of a property, the strongest first.</summary>

@@ -59,7 +59,7 @@ public static class MediaQueries
         "resolution" => new(1, FeatureUnit.Resolution),
         "-webkit-device-pixel-ratio" => new(1, FeatureUnit.Number),
         "color" => new(8, FeatureUnit.Number),
-        "monochrome" or "color-index" or "grid" or "horizontal-viewport-segments-none" => new(0, FeatureUnit.Number),
+        "monochrome" or "color-index" or "grid" => new(0, FeatureUnit.Number),
         "horizontal-viewport-segments" or "vertical-viewport-segments" or "-webkit-transform-3d" => new(1, FeatureUnit.Number),
         "color-gamut" => new("srgb"),
         "dynamic-range" or "video-dynamic-range" => new("standard"),

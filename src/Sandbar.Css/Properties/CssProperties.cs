@@ -37,7 +37,4 @@ public static class CssProperties
 
     /// <summary>What declaring a name sets: itself, or what it stands for; empty where the browser does not know it.</summary>
     public static ImmutableArray<Property> SetBy(string name) => Longhands.TryGetValue(name, out var one) ? [one] : Sets.GetValueOrDefault(name, []);
-
-    /// <summary>Whether a name stands for several, or for another that is written otherwise.</summary>
-    public static bool IsShorthand(string name) => Sets.ContainsKey(name);
 }

@@ -45,15 +45,9 @@ public static class Shorthands
         }
     }
 
-    private static readonly FrozenDictionary<string, string> Aliases = new Dictionary<string, string>
-    {
-        ["page-break-after"] = "break-after",
-        ["page-break-before"] = "break-before",
-        ["page-break-inside"] = "break-inside",
-        ["-webkit-column-break-after"] = "break-after",
-        ["-webkit-column-break-before"] = "break-before",
-        ["-webkit-column-break-inside"] = "break-inside",
-    }.ToFrozenDictionary();
+    /// <summary>Older names for breaks, in which <c>always</c> is of pages or of columns (CSS Fragmentation 3, §3.4).</summary>
+    private static readonly FrozenSet<string> OldBreaks =
+        FrozenSet.Create("page-break-after", "page-break-before", "page-break-inside", "-webkit-column-break-after", "-webkit-column-break-before", "-webkit-column-break-inside");
 
     private static readonly FrozenDictionary<string, Split> Splits = All().ToFrozenDictionary(StringComparer.Ordinal);
 
@@ -72,7 +66,7 @@ public static class Shorthands
         if (split is null)
         {
             if (set.Length > 1) return null;
-            var word = Aliases.ContainsKey(lower) && row.Is(0, "always") ? Word(lower.StartsWith("page", StringComparison.Ordinal) ? "page" : "column") : row.Values;
+            var word = OldBreaks.Contains(lower) && row.Is(0, "always") ? Word(lower.StartsWith("page", StringComparison.Ordinal) ? "page" : "column") : row.Values;
             return [new(set[0], word)];
         }
         if (split(row) is not { } given) return null;
