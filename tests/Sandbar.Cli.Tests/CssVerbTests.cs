@@ -36,6 +36,8 @@ public sealed class CssVerbTests : IDisposable
         """{"elements":[{"path":"html > body > p:nth-of-type(2)","ref":null,"properties":{"color":{"winner":{"origin":"author","source":"FOLDER/b.css","line":1,"column":18,"selector":"p","specificity":[0,0,1],"layer":"a.b","important":false,"property":"color","value":"red","inheritedFrom":null}}}}]}""")]
     [InlineData("""{"html":"FOLDER/a.html","css":["FOLDER/b.css"],"select":".x","properties":["max-width","--own"],"fields":["computed","resolved"]}""",
         """{"elements":[{"path":"html > body > p:nth-of-type(1)","ref":null,"properties":{"max-width":{"computed":null,"needsLayout":true,"resolved":null},"--own":{"computed":"1px","resolved":"1px"}}}]}""")]
+    [InlineData("""{"html":"FOLDER/a.html","select":".x","properties":["margin","background-position","border"],"fields":["computed"]}""",
+        """{"elements":[{"path":"html > body > p:nth-of-type(1)","ref":null,"properties":{"margin":{"computed":"16px 0px"},"background-position":{"computed":"0% 0%"},"border":{"computed":null}}}]}""")]
     [InlineData("""{"html":"FOLDER/a.html","select":".none"}""", """{"elements":[]}""")]
     [InlineData("""{"html":"FOLDER/a.html","select":"p","properties":["colour"]}""", """{"error":"“colour” is no property."}""")]
     [InlineData("""{"html":"FOLDER/a.html","css":["FOLDER/none.css"],"select":"p"}""", """{"error":"The file “FOLDER/none.css” cannot be read."}""")]
@@ -61,6 +63,16 @@ public sealed class CssVerbTests : IDisposable
         Assert.Contains("\"layer\":\"base\"", output, StringComparison.Ordinal);
         Assert.Contains("\"source\":\"style 2\",\"line\":2,\"column\":7", output, StringComparison.Ordinal);
         Assert.Contains("{\"origin\":\"inline\",\"source\":null,\"line\":null,\"column\":null,\"selector\":null,\"specificity\":null", output, StringComparison.Ordinal);
+    }
+
+    /// <summary>Sheets that import themselves many times over, and what is no file, are not waited for.</summary>
+    [Fact]
+    public async Task A_page_made_to_hurt_is_answered()
+    {
+        File.WriteAllText(Path.Combine(folder, "self.css"), string.Concat(Enumerable.Repeat("@import 'self.css';", 300)) + "p { color: red }");
+        File.WriteAllText(Path.Combine(folder, "h.html"), "<!doctype html><link rel=stylesheet href=/dev/zero><link rel=stylesheet href='../../../../../../../../dev/zero'><link rel=stylesheet href=self.css><link rel=stylesheet href=.><p>a");
+        var output = (await Program.RunAsync("trace -", $$"""{"html":"{{folder}}/h.html","select":"p","properties":["color"],"fields":["computed"]}""")).Output;
+        Assert.Contains("rgb(255, 0, 0)", output, StringComparison.Ordinal);
     }
 
     [Fact]

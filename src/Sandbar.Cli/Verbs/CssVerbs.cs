@@ -28,7 +28,7 @@ internal static class CssVerbs
         if (request.TryGetProperty("value", out _))
         {
             var verdict = PropertyGrammars.All.Check(request.Text("property"), Parser.ParseValues(request.Text("value")));
-            writer.WriteBoolean("valid", verdict is Verdict.Valid or Verdict.Later);
+            writer.WriteBoolean("valid", verdict is Verdict.Valid or Verdict.Later or Verdict.Unread);
             return;
         }
         // For people the path stands where the property does.

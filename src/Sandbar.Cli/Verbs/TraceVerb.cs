@@ -80,7 +80,7 @@ internal static class TraceVerb
         return rules.TryGetValue(media, out var known) ? known : rules[media] = RuleSet.Of(sheets, media, page.IsQuirky);
     }
 
-    private const int MostWindows = 32;
+    private const int MostWindows = 32, LongestSheet = 50_000_000;
 
     private static void Property(Utf8JsonWriter writer, ElementStyle style, Element element, string name, HashSet<string> fields, Dictionary<StyleSheet, TextLines> lines)
     {
@@ -185,13 +185,15 @@ internal static class TraceVerb
         return forced;
     }
 
+    /// <summary>What a page names is read only where it is a file of a size that sheets have.</summary>
     private static byte[]? ReadOrNone(string path)
     {
         try
         {
-            return JsonLines.FileBytes(path);
+            var file = new FileInfo(path);
+            return file.Exists && file.Length is > 0 and < LongestSheet ? JsonLines.FileBytes(path) : null;
         }
-        catch (FormatException)
+        catch (Exception unread) when (unread is FormatException or ArgumentException or IOException or UnauthorizedAccessException or NotSupportedException)
         {
             return null;
         }

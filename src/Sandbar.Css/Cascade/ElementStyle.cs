@@ -19,7 +19,7 @@ public sealed record ComputedValue(string Text, bool KeepsCurrentColor = false, 
 public sealed class ElementStyle
 {
     private static readonly Property Color = CssProperties.Of("color"), FontSizeProperty = CssProperties.Of("font-size"), LineHeight = CssProperties.Of("line-height"), FontFamily = CssProperties.Of("font-family"),
-        AnimationName = CssProperties.Of("animation-name"), Display = CssProperties.Of("display"), Position = CssProperties.Of("position"), Float = CssProperties.Of("float"), OverflowX = CssProperties.Of("overflow-x"), OverflowY = CssProperties.Of("overflow-y"),
+        AnimationName = CssProperties.Of("animation-name"), ZoomProperty = CssProperties.Of("zoom"), Display = CssProperties.Of("display"), Position = CssProperties.Of("position"), Float = CssProperties.Of("float"), OverflowX = CssProperties.Of("overflow-x"), OverflowY = CssProperties.Of("overflow-y"),
         WritingMode = CssProperties.Of("writing-mode"), Direction = CssProperties.Of("direction"), ColorScheme = CssProperties.Of("color-scheme");
 
     private readonly Dictionary<int, ComputedValue> values = [];
@@ -29,6 +29,7 @@ public sealed class ElementStyle
     private readonly HashSet<string> circular = new(StringComparer.Ordinal);
     private Flow? flow;
     private bool? isDark;
+    private double? zoom;
     private ComputedColor? currentColor;
     private FontSize? fontSize;
     private Lengths? lengths;
@@ -214,7 +215,7 @@ public sealed class ElementStyle
         {
             if (lengths is not null) return lengths;
             var media = Page.Rules.Media;
-            lengths = new(FontSizePx, Root.FontSizePx, media.Width, media.Height) { IsVertical = Flow.IsVertical, Container = ContainerSize };
+            lengths = new(FontSizePx, Root.FontSizePx, media.Width, media.Height) { IsVertical = Flow.IsVertical, Container = ContainerSize, Zoom = Zoom };
             return lengths = lengths with { LineHeight = LineHeightPx, RootLineHeight = Root == this ? LineHeightPx : Root.LineHeightPx };
         }
     }
@@ -239,6 +240,8 @@ public sealed class ElementStyle
         }
         return isHeight ? Page.Rules.Media.Height : Page.Rules.Media.Width;
     }
+
+    private double Zoom => zoom ??= (double.TryParse(Computed(ZoomProperty).Text, System.Globalization.CultureInfo.InvariantCulture, out var own) && own > 0 ? own : 1) * (Parent?.Zoom ?? 1);
 
     private double? LineHeightPx => Parser.ParseValues(Computed(LineHeight).Text) switch
     {
@@ -340,7 +343,7 @@ public sealed class ElementStyle
             case "color":
                 var current = Parent?.CurrentColor ?? ComputedColor.Black;
                 return ColorComputation.Of(values[0], current, IsDark, Lengths) is { } color ? new(color.ToString()) : Inherit(property);
-            case "color-scheme":
+            case "color-scheme" or "zoom":
                 return new(new ComputedText(new(Lengths.Initial, ComputedColor.Black, false, a => a)).Of(property, values));
             case "font-weight" when values is [Token word] && (word.IsIdent("bolder") || word.IsIdent("lighter")):
                 return new(Weight(double.TryParse((Parent?.Computed(property) ?? Initial(property)).Text, System.Globalization.CultureInfo.InvariantCulture, out var weight) ? weight : 400, word.IsIdent("bolder")));
@@ -388,6 +391,9 @@ public sealed class ElementStyle
         }
     }
 
+    /// <summary>Lines that nobody gave a width, where pixels of the screen are smaller or larger.</summary>
+    private ComputedValue Drawn(Property property, ComputedValue computed) => Zoom == 1 || Cascade.Winner(property, Flow) is not null ? computed : Computed(property, property.InitialValues, Lengths, null);
+
     /// <summary>What other properties make of a value (CSS Display 3, §2.7; CSS 2.2, §9.7; CSS Overflow 3, §3.1).</summary>
     private ComputedValue Adjusted(Property property, ComputedValue computed)
     {
@@ -405,6 +411,8 @@ public sealed class ElementStyle
                 return computed.Text == "visible" && NativeControls.Adjusted(property.Name, this) is { } shown ? new(shown) : other is "visible" or "clip" ? computed : computed.Text == "visible" ? new("auto") : computed.Text == "clip" ? new("hidden") : computed;
             case "width" or "height" or "aspect-ratio":
                 return computed.Text != "auto" && Page.IsWords(Element) && Computed(Display).Text == "inline" ? new("auto") : computed;
+            case "border-top-width" or "border-right-width" or "border-bottom-width" or "border-left-width" or "outline-width" or "column-rule-width" or "row-rule-width":
+                return NativeControls.Adjusted(property.Name, this) is not null ? new(NumberText.Of(3 / Zoom, "px")) : Drawn(property, computed);
             case "content" when Piece.Length == 0 && computed.Text == "none":
                 return new("normal");
             case "text-underline-offset" when !Element.IsHtml:
@@ -452,7 +460,7 @@ public sealed class ElementStyle
     /// <summary>What an animation that has come to its end leaves behind (CSS Animations 1, §4.7); null where none does, or where something important is declared.</summary>
     private (Values? Values, bool Inherits, Declared? By)? Ended(Property property)
     {
-        if (Page.Rules.Keyframes.Count == 0 || property.Name.StartsWith("animation-", StringComparison.Ordinal) || property.Name is "display" or "position" or "float" or "font-family" or "font-size" or "line-height" or "color-scheme" or "appearance" || Cascade.Winner(AnimationName, Flow) is null) return null;
+        if (Page.Rules.Keyframes.Count == 0 || property.Name.StartsWith("animation-", StringComparison.Ordinal) || property.Name is "display" or "position" or "float" or "font-family" or "font-size" or "line-height" or "color-scheme" or "appearance" or "zoom" || Cascade.Winner(AnimationName, Flow) is null) return null;
         if (!HasBox || Cascade.Winner(property, Flow) is { Declared.IsImportant: true }) return null;
         var (names, fills, directions, counts) = (Entries("animation-name"), Entries("animation-fill-mode"), Entries("animation-direction"), Entries("animation-iteration-count"));
         for (var i = names.Length - 1; i >= 0; i--)

@@ -14,29 +14,30 @@ public static class PageSheets
     public static IReadOnlyList<StyleSheet> Of(Document document, string path, IReadOnlyList<string> added, Func<string, byte[]?> read)
     {
         var sheets = new List<StyleSheet>();
-        var head = document.All.FirstOrDefault(e => e is { IsHtml: true, Name: "head" });
-        var wasAdded = head is null;
+        // Reading HTML makes one where none is written.
+        var head = document.All.First(e => e is { IsHtml: true, Name: "head" });
+        var wasAdded = false;
         var styles = 0;
         foreach (var element in document.All)
         {
-            if (!wasAdded && element.Index >= head!.End) Add();
+            if (!wasAdded && element.Index >= head.End) Add();
             if (element is { IsHtml: true, Name: "style" })
             {
                 styles++;
-                if (IsCss(element["type"])) sheets.Add(new(Parser.ParseStyleSheet(element.Text), $"style {styles}") { Media = MediaOf(element), Around = element.Parent, Import = address => Load(Beside(path, address), read, 0) });
+                if (IsCss(element["type"])) sheets.Add(new(Parser.ParseStyleSheet(element.Text), $"style {styles}") { Media = MediaOf(element), Around = element.Parent, Import = address => Load(Beside(path, address), read) });
             }
-            else if (element is { IsHtml: true, Name: "link" } && IsSheet(element) && element["href"] is { Length: > 0 } address && Load(Beside(path, address), read, 0) is { } linked)
+            else if (element is { IsHtml: true, Name: "link" } && IsSheet(element) && element["href"] is { Length: > 0 } address && Load(Beside(path, address), read) is { } linked)
             {
                 sheets.Add(new(linked.Node, linked.Name) { Media = MediaOf(element), Around = element.Parent, Import = linked.Import });
             }
         }
-        if (!wasAdded || head is null) Add();
+        if (!wasAdded) Add();
         return sheets;
 
         void Add()
         {
             wasAdded = true;
-            sheets.AddRange(added.Select(file => Load(file, read, 0)).OfType<StyleSheet>().Select(s => new StyleSheet(s.Node, s.Name) { Around = head, Import = s.Import }));
+            sheets.AddRange(added.Select(file => Load(file, read)).OfType<StyleSheet>().Select(s => new StyleSheet(s.Node, s.Name) { Around = head, Import = s.Import }));
         }
     }
 
@@ -50,11 +51,11 @@ public static class PageSheets
 
     private static System.Collections.Immutable.ImmutableArray<ComponentValue> MediaOf(Element element) => element["media"] is { } media && !string.IsNullOrWhiteSpace(media) ? Parser.ParseValues(media.Trim()) : [];
 
-    /// <summary>Where an address that stands in a file leads; a web address leads to no file.</summary>
+    /// <summary>Where an address that stands in a file leads; one of the web, or from the root of some server, leads to no file.</summary>
     public static string? Beside(string file, string address)
     {
         var plain = address.Split('?', '#')[0];
-        if (plain.Length == 0 || plain.Contains("//", StringComparison.Ordinal) || plain.StartsWith("data:", StringComparison.OrdinalIgnoreCase)) return null;
+        if (plain.Length == 0 || plain[0] is '/' or '\\' || plain.Contains("//", StringComparison.Ordinal) || plain.StartsWith("data:", StringComparison.OrdinalIgnoreCase)) return null;
         var folder = Path.GetDirectoryName(file) ?? "";
         var parts = Path.Combine(folder, Uri.UnescapeDataString(plain)).Split('/');
         var kept = new List<string>();
@@ -66,10 +67,10 @@ public static class PageSheets
         return string.Join('/', kept);
     }
 
-    private static StyleSheet? Load(string? path, Func<string, byte[]?> read, int depth)
+    private static StyleSheet? Load(string? path, Func<string, byte[]?> read)
     {
-        if (path is null || depth > 8 || read(path) is not { } bytes) return null;
+        if (path is null || read(path) is not { } bytes) return null;
         var text = Encoding.UTF8.GetString(bytes);
-        return new(Parser.ParseStyleSheet(text.StartsWith('\uFEFF') ? text[1..] : text), path) { Import = address => Load(Beside(path, address), read, depth + 1) };
+        return new(Parser.ParseStyleSheet(text.StartsWith('\uFEFF') ? text[1..] : text), path) { Import = address => Load(Beside(path, address), read) };
     }
 }

@@ -17,13 +17,15 @@ internal sealed record ActiveRule(StyleRule Rule, int Order, int LayerRank, Laye
 /// <summary>The rules of some sheets that hold in a window, by what they select: made once for all pages that have these sheets.</summary>
 public sealed class RuleSet
 {
-    /// <summary>Sheets that import each other in turn end somewhere.</summary>
-    private const int MostImports = 16;
+    /// <summary>Imports in each other, and all together: sheets that import each other in turn, many times over, end somewhere.</summary>
+    private const int DeepestImport = 16, MostImports = 500;
 
     private readonly Dictionary<RuleCondition, bool> answers = [];
     private readonly List<(RuleItem Item, LayerName? Layer, ImmutableArray<RuleCondition> Containers)> found = [];
     private readonly Dictionary<Origin, LayerTree> layers = [];
     private readonly Dictionary<string, RegisteredProperty> registered = new(StringComparer.Ordinal);
+
+    private int imports;
 
     private RuleSet(MediaEnvironment media) => Media = media;
 
@@ -59,7 +61,7 @@ public sealed class RuleSet
             if (layer is not null) Tree(sheet.Origin).Register(layer);
             switch (item)
             {
-                case ImportItem import when depth < MostImports && sheet.Import?.Invoke(import.Address) is { } imported:
+                case ImportItem import when depth < DeepestImport && imports++ < MostImports && sheet.Import?.Invoke(import.Address) is { } imported:
                     Take(imported, around, layer, depth + 1);
                     break;
                 case PropertyItem { Property: var property }:

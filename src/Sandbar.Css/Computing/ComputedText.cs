@@ -339,9 +339,14 @@ internal sealed class ComputedText(Surroundings around)
     /// <summary>Widths of lines: whole pixels of the screen, and never none where there is one (CSS Values 4, §6.2 "snap as a border width").</summary>
     private string LineWidth(Values values)
     {
-        if (values is [Token { Kind: TokenKind.Ident } word]) return word.Text.ToLowerInvariant() switch { "thin" => "1px", "thick" => "5px", "medium" => "3px", var other => other };
-        if (Calculation.Of(values[0], around.Lengths) is not Calculation.Amount { Unit: "px" or "" } width) return Plain(values);
-        return NumberText.Of(width.Value <= 0 ? 0 : width.Value < 1 ? 1 : Math.Floor(width.Value), "px");
+        if (values is [Token { Kind: TokenKind.Ident } word] && word.Text.ToLowerInvariant() is "thin" or "medium" or "thick") return Snapped(word.IsIdent("thin") ? 1 : word.IsIdent("medium") ? 3 : 5);
+        return Calculation.Of(values[0], around.Lengths) is Calculation.Amount { Unit: "px" or "" } width ? Snapped(width.Value) : Plain(values);
+
+        string Snapped(double px)
+        {
+            var shown = px * around.Lengths.Zoom;
+            return NumberText.Of(shown <= 0 ? 0 : Math.Max(1, Math.Floor(shown)) / around.Lengths.Zoom, "px");
+        }
     }
 
     private string Corner(Values values)

@@ -19,6 +19,9 @@ public sealed record Lengths(double FontSize, double RootFontSize, double Width,
     /// <summary>The width, or where asked the height, of the nearest container that has one of its own, or of the window; null where it takes a layout to know.</summary>
     public Func<bool, double?>? Container { get; init; }
 
+    /// <summary>How much larger all is shown by <c>zoom</c>, its own and that of all around.</summary>
+    public double Zoom { get; init; } = 1;
+
     /// <summary>Whether lines stand upright, so that the window's width is its block size.</summary>
     public bool IsVertical { get; init; }
 

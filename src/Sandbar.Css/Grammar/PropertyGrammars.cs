@@ -16,6 +16,9 @@ public abstract record Verdict
     /// <summary>It holds a variable: what it comes to is known where it is used.</summary>
     public sealed record Later : Verdict;
 
+    /// <summary>It is longer than anybody writes one, and so has not been held against the grammar to its end.</summary>
+    public sealed record Unread : Verdict;
+
     /// <summary>There is no such property.</summary>
     /// <param name="Nearest">The one it is most likely a slip of; null where none is near.</param>
     public sealed record Unknown(string? Nearest) : Verdict;
@@ -66,7 +69,7 @@ public sealed partial class PropertyGrammars
         // Of some that browsers know no grammar is written down.
         if (OfProperty(name) is not { } definition) return new Verdict.Valid();
         var matcher = new ValueMatcher(this);
-        return matcher.Matches(definition, value) ? new Verdict.Valid() : new Verdict.Invalid(matcher.Furthest, [.. matcher.Expected.Select(ValueDefinitionText.Of).Distinct().Order(StringComparer.Ordinal)]);
+        return matcher.Matches(definition, value) ? matcher.IsGivenUp ? new Verdict.Unread() : new Verdict.Valid() : new Verdict.Invalid(matcher.Furthest, [.. matcher.Expected.Select(ValueDefinitionText.Of).Distinct().Order(StringComparer.Ordinal)]);
     }
 
     /// <summary>Whether values are of a syntax as <c>@property</c> names it: types, words, bars between them, signs for more than one (CSS Properties and Values 1, §5).</summary>
