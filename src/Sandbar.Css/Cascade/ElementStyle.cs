@@ -56,7 +56,7 @@ public sealed class ElementStyle
     /// <summary>Whether system colours and <c>light-dark()</c> are dark here (CSS Color Adjustment 1, §2).</summary>
     public bool IsDark => isDark ??= Computed(ColorScheme).Text.Split(' ') is var schemes && schemes.Contains("dark") && (Page.Rules.Media.IsDark || !schemes.Contains("light"));
 
-    /// <summary>Its font size in px.</summary>
+    /// <summary>Its font size in px; NaN where it takes the measures of a font to know.</summary>
     public double FontSizePx => Size.Px;
 
     /// <summary>What a property comes to.</summary>
@@ -107,12 +107,9 @@ public sealed class ElementStyle
         var registered = Page.Rules.Registered.GetValueOrDefault(name);
         Values? initial = registered?.Initial;
         var unset = registered is { IsInherited: false } ? initial : Inherited();
-        if (Cascade.Winner(name) is not { } winner) return unset;
-        if (winner.Declared.Keyword is WideKeyword.Revert or WideKeyword.RevertLayer)
-        {
-            winner = Below(Cascade.Of(name), winner)!;
-            if (winner is null) return unset;
-        }
+        var winner = Cascade.Winner(name);
+        while (winner?.Declared.Keyword is WideKeyword.Revert or WideKeyword.RevertLayer) winner = Below(Cascade.Of(name), winner, winner.Declared.Keyword);
+        if (winner is null) return unset;
         switch (winner.Declared.Keyword)
         {
             case WideKeyword.Initial:
@@ -157,9 +154,9 @@ public sealed class ElementStyle
 
     /// <summary>What is declared of a property with all words for whole values followed.</summary>
     /// <returns>Values; or null and whether it is what the parent has, or what is initial.</returns>
-    private (Values? Values, bool Inherits, Declared? By) Declaration(Property property, Flow declaredIn)
+    private (Values? Values, bool Inherits) Declaration(Property property, Flow declaredIn)
     {
-        var unset = (default(Values?), property.IsInherited, default(Declared?));
+        var unset = (default(Values?), property.IsInherited);
         var winner = Cascade.Winner(property, declaredIn);
         IReadOnlyList<Candidate>? all = null;
         while (winner is not null)
@@ -170,16 +167,16 @@ public sealed class ElementStyle
             {
                 found = ValuesOf(winner.Declared, property);
                 if (found is not { IsEmpty: false } values) return unset;
-                if (!winner.Declared.HoldsVariables || values is not [Token { Kind: TokenKind.Ident } word]) return (values, false, winner.Declared);
+                if (!winner.Declared.HoldsVariables || values is not [Token { Kind: TokenKind.Ident } word]) return (values, false);
                 keyword = word.Text.ToLowerInvariant() switch { "initial" => WideKeyword.Initial, "inherit" => WideKeyword.Inherit, "unset" => WideKeyword.Unset, "revert" => WideKeyword.Revert, "revert-layer" => WideKeyword.RevertLayer, _ => WideKeyword.None };
-                if (keyword == WideKeyword.None) return (values, false, winner.Declared);
+                if (keyword == WideKeyword.None) return (values, false);
             }
             switch (keyword)
             {
                 case WideKeyword.Initial:
-                    return (null, false, null);
+                    return (null, false);
                 case WideKeyword.Inherit:
-                    return (null, true, null);
+                    return (null, true);
                 case WideKeyword.Unset:
                     return unset;
             }
@@ -190,9 +187,9 @@ public sealed class ElementStyle
     }
 
     /// <summary>The strongest declaration in what comes before an origin or a layer (CSS Cascade 5, §7.3.4 and §7.3.5).</summary>
-    private static Candidate? Below(IReadOnlyList<Candidate> all, Candidate from, WideKeyword keyword = WideKeyword.None)
+    private static Candidate? Below(IReadOnlyList<Candidate> all, Candidate from, WideKeyword keyword)
     {
-        var isLayer = (keyword == WideKeyword.None ? from.Declared.Keyword : keyword) == WideKeyword.RevertLayer;
+        var isLayer = keyword == WideKeyword.RevertLayer;
         return all.FirstOrDefault(c => isLayer ? Layer(c).CompareTo(Layer(from)) < 0 : c.Origin < Origin.Hint && from.Origin > Origin.UserAgent);
 
         static (Origin, bool, int) Layer(Candidate candidate) => (candidate.Origin, candidate.IsInline, candidate.LayerRank);
@@ -201,12 +198,12 @@ public sealed class ElementStyle
     /// <summary>Words of the properties that all others are read by.</summary>
     private string Raw(Property property)
     {
-        var (found, inherits, _) = Declaration(property, default);
+        var (found, inherits) = Declaration(property, default);
         return found is [Token word] ? word.Text.ToLowerInvariant() switch { "lr" or "lr-tb" or "rl" or "rl-tb" => "horizontal-tb", "tb" or "tb-rl" => "vertical-rl", "tb-lr" => "vertical-lr", var other => other }
             : inherits && Parent is not null ? Parent.Raw(property) : property.Initial;
     }
 
-    private Surroundings Surroundings(Lengths of, ComputedColor? current) => new(of, current, IsDark, address => address);
+    private Surroundings Surroundings(Lengths of, ComputedColor? current) => new(of, current, IsDark);
 
     /// <summary>What relative lengths are of in it.</summary>
     public Lengths Lengths
@@ -220,15 +217,7 @@ public sealed class ElementStyle
         }
     }
 
-    private ElementStyle Root
-    {
-        get
-        {
-            var at = this;
-            while (at.Parent is not null) at = at.Parent;
-            return at;
-        }
-    }
+    private ElementStyle Root => Parent?.Root ?? this;
 
     /// <summary>The size of the nearest container around (CSS Conditional Rules 5, §6): without one it is the window's.</summary>
     private double? ContainerSize(bool isHeight)
@@ -245,12 +234,13 @@ public sealed class ElementStyle
 
     private double? LineHeightPx => Parser.ParseValues(Computed(LineHeight).Text) switch
     {
-        [Token { Kind: TokenKind.Number } number] => number.Number * FontSizePx,
+        [Token { Kind: TokenKind.Number } number] when !double.IsNaN(FontSizePx) => number.Number * FontSizePx,
         [Token { Kind: TokenKind.Dimension } length] => length.Number,
         _ => null,
     };
 
     /// <summary>A font size: where it comes from decides whether a change to letters of one width changes it.</summary>
+    /// <param name="Px">NaN where it takes the measures of a font to know.</param>
     /// <param name="Keyword">The place among the words from <c>xx-small</c>; null where it is none.</param>
     /// <param name="IsAbsolute">Whether a length stands behind it.</param>
     private sealed record FontSize(double Px, int? Keyword, bool IsAbsolute)
@@ -271,7 +261,7 @@ public sealed class ElementStyle
         var inherited = Parent?.Size ?? new(16, 3, false);
         var isFixed = IsFixed;
         var wasFixed = Parent?.IsFixed ?? false;
-        var (found, inherits, _) = Declaration(FontSizeProperty, Flow);
+        var (found, inherits) = Declaration(FontSizeProperty, Flow);
         FontSize own;
         if (found is not [var value]) own = inherits ? inherited : new(16, 3, false);
         else if (value is Token { Kind: TokenKind.Ident } word)
@@ -294,7 +284,7 @@ public sealed class ElementStyle
                 Container = ContainerSize,
             };
             var isRelative = IsFontRelative(value);
-            own = Calculation.Of(value, around) is Calculation.Amount amount ? new(Math.Max(0, amount.Value), null, inherited.IsAbsolute || !isRelative) : inherited;
+            own = Calculation.Of(value, around) is Calculation.Amount { Unit: "px" or "" } amount ? new(Math.Max(0, amount.Value), null, inherited.IsAbsolute || !isRelative) : new(double.NaN, null, inherited.IsAbsolute);
         }
         if (own.IsAbsolute || isFixed == wasFixed) return own;
         if (own.Keyword is { } keyword) return own with { Px = (isFixed ? FixedSizeSteps : SizeSteps)[keyword] };
@@ -314,7 +304,7 @@ public sealed class ElementStyle
     private ComputedValue Inherit(Property property) => Parent is null ? Initial(property) : !property.IsInherited && IsSlotted ? Initial(property) : Parent.Computed(property);
 
     /// <summary>Whether something of the browser's own stands between it and its parent, that is styled by nobody (HTML, "details" and "select").</summary>
-    private bool IsSlotted => Piece.Length == 0 && Element is { IsHtml: true, Parent: { IsHtml: true, Name: "details" or "select" } };
+    internal bool IsSlotted => Piece.Length == 0 && Element is { IsHtml: true, Parent: { IsHtml: true, Name: "details" or "select" } };
 
     private ComputedValue Initial(Property property) => property.Initial == "currentcolor" ? new("currentcolor", true)
         // On a dark ground pages begin with light text (CSS Color 4, §7).
@@ -325,18 +315,18 @@ public sealed class ElementStyle
         switch (property.Name)
         {
             case "font-size":
-                return new(NumberText.Of(Size.Px, "px"));
+                return new(NumberText.Of(Size.Px, "px"), NeedsLayout: double.IsNaN(Size.Px));
             case "writing-mode" or "direction":
                 return new(Raw(property));
             case "-webkit-writing-mode":
                 return Computed(WritingMode);
         }
-        var (found, inherits, by) = Ended(property) ?? Declaration(property, Flow);
-        var computed = found is { } values ? Of(property, values, by) : inherits ? Inherit(property) : Initial(property);
+        var (found, inherits) = Ended(property) ?? Declaration(property, Flow);
+        var computed = found is { } values ? Of(property, values) : inherits ? Inherit(property) : Initial(property);
         return Adjusted(property, computed);
     }
 
-    private ComputedValue Of(Property property, Values values, Declared? by)
+    private ComputedValue Of(Property property, Values values)
     {
         switch (property.Name)
         {
@@ -344,17 +334,17 @@ public sealed class ElementStyle
                 var current = Parent?.CurrentColor ?? ComputedColor.Black;
                 return ColorComputation.Of(values[0], current, IsDark, Lengths) is { } color ? new(color.ToString()) : Inherit(property);
             case "color-scheme" or "zoom":
-                return new(new ComputedText(new(Lengths.Initial, ComputedColor.Black, false, a => a)).Of(property, values));
+                return new(new ComputedText(new(Lengths.Initial, ComputedColor.Black, false)).Of(property, values));
             case "font-weight" when values is [Token word] && (word.IsIdent("bolder") || word.IsIdent("lighter")):
                 return new(Weight(double.TryParse((Parent?.Computed(property) ?? Initial(property)).Text, System.Globalization.CultureInfo.InvariantCulture, out var weight) ? weight : 400, word.IsIdent("bolder")));
             case "font-family":
-                return new(new ComputedText(new(Lengths.Initial, ComputedColor.Black, false, a => a)).Of(property, values));
+                return new(new ComputedText(new(Lengths.Initial, ComputedColor.Black, false)).Of(property, values));
             case "line-height":
-                return Computed(property, values, LineLengths(), by);
+                return Computed(property, values, LineLengths());
             case "text-align" when values is [Token word]:
                 return Aligned(property, word.Text.ToLowerInvariant());
             default:
-                return Computed(property, values, Lengths, by);
+                return Computed(property, values, Lengths);
         }
     }
 
@@ -364,9 +354,9 @@ public sealed class ElementStyle
         return new(FontSizePx, Root.FontSizePx, media.Width, media.Height) { Whole = FontSizePx, LineHeight = Parent?.LineHeightPx, RootLineHeight = Parent is null ? null : Root.LineHeightPx, IsVertical = Flow.IsVertical };
     }
 
-    private ComputedValue Computed(Property property, Values values, Lengths of, Declared? by)
+    private ComputedValue Computed(Property property, Values values, Lengths of)
     {
-        var text = new ComputedText(Surroundings(of, null) with { Link = by?.Rule?.Sheet.Link ?? Page.Link });
+        var text = new ComputedText(Surroundings(of, null));
         var written = text.Of(property, values);
         return new(written, text.KeepsCurrentColor, text.NeedsLayout);
     }
@@ -392,7 +382,7 @@ public sealed class ElementStyle
     }
 
     /// <summary>Lines that nobody gave a width, where pixels of the screen are smaller or larger.</summary>
-    private ComputedValue Drawn(Property property, ComputedValue computed) => Zoom == 1 || Cascade.Winner(property, Flow) is not null ? computed : Computed(property, property.InitialValues, Lengths, null);
+    private ComputedValue Drawn(Property property, ComputedValue computed) => Zoom == 1 || Cascade.Winner(property, Flow) is not null ? computed : Computed(property, property.InitialValues, Lengths);
 
     /// <summary>What other properties make of a value (CSS Display 3, §2.7; CSS 2.2, §9.7; CSS Overflow 3, §3.1).</summary>
     private ComputedValue Adjusted(Property property, ComputedValue computed)
@@ -458,7 +448,7 @@ public sealed class ElementStyle
     }
 
     /// <summary>What an animation that has come to its end leaves behind (CSS Animations 1, §4.7); null where none does, or where something important is declared.</summary>
-    private (Values? Values, bool Inherits, Declared? By)? Ended(Property property)
+    private (Values? Values, bool Inherits)? Ended(Property property)
     {
         if (Page.Rules.Keyframes.Count == 0 || property.Name.StartsWith("animation-", StringComparison.Ordinal) || property.Name is "display" or "position" or "float" or "font-family" or "font-size" or "line-height" or "color-scheme" or "appearance" or "zoom" || Cascade.Winner(AnimationName, Flow) is null) return null;
         if (!HasBox || Cascade.Winner(property, Flow) is { Declared.IsImportant: true }) return null;
@@ -471,7 +461,7 @@ public sealed class ElementStyle
             foreach (var declared in frames.Where(f => f.Offset == (isBackwards ? 0 : 100)).SelectMany(f => f.Declarations).Reverse())
             {
                 if (!declared.Sets.Any(p => p == property || LogicalSides.Physical(p, Flow) == property) || !declared.IsValid || declared.IsImportant || declared.Keyword != WideKeyword.None) continue;
-                if (ValuesOf(declared, property) is { IsEmpty: false } values) return (values, false, declared);
+                if (ValuesOf(declared, property) is { IsEmpty: false } values) return (values, false);
             }
         }
         return null;
@@ -482,8 +472,8 @@ public sealed class ElementStyle
     /// <summary>What is declared of an overflow, before its twin changes it.</summary>
     private string Declared(Property property)
     {
-        var (found, inherits, by) = Declaration(property, Flow);
-        return found is { } values ? Of(property, values, by).Text : inherits ? Inherit(property).Text : property.Initial;
+        var (found, inherits) = Declaration(property, Flow);
+        return found is { } values ? Of(property, values).Text : inherits ? Inherit(property).Text : property.Initial;
     }
 
     private bool IsBlockified(string display)

@@ -62,9 +62,6 @@ public sealed class PageStyles
     /// <summary>Whether an element is a picture that is not there, so that its words stand in its place.</summary>
     internal bool IsWords(Element element) => element is { IsHtml: true, Name: "img" } && IsMissing is { } isMissing && (element["alt"] ?? element["title"]) is { Length: > 0 } && isMissing(element);
 
-    /// <summary>What an address on an element itself comes to.</summary>
-    public Func<string, string> Link { get; init; } = address => address;
-
     /// <summary>Tells which pictures cannot be shown; null where all can.</summary>
     public Func<Element, bool>? IsMissing { get; init; }
 

@@ -38,9 +38,6 @@ public sealed class StyleSheet(StyleSheetNode node, string? name, Origin origin 
     /// <summary>Finds a sheet it imports; null where there is none. Nothing is ever fetched.</summary>
     public Func<string, StyleSheet?>? Import { get; init; }
 
-    /// <summary>What an address in it comes to.</summary>
-    public Func<string, string> Link { get; init; } = address => address;
-
     /// <summary>Whether it is for elements of HTML alone, or for others alone; null for all.</summary>
     internal bool? IsForHtml { get; init; }
 

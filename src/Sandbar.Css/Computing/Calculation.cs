@@ -24,7 +24,7 @@ public abstract record Calculation
     public static Calculation? Of(ComponentValue value, Lengths lengths) => value switch
     {
         Token { Kind: TokenKind.Number } number => new Amount(number.Number, ""),
-        Token { Kind: TokenKind.Percentage } percentage => lengths.Whole is { } whole ? new Amount(percentage.Number / 100 * whole, "px") : new Amount(percentage.Number, "%"),
+        Token { Kind: TokenKind.Percentage } percentage => lengths.Whole is not { } whole ? new Amount(percentage.Number, "%") : double.IsNaN(whole) ? null : new Amount(percentage.Number / 100 * whole, "px"),
         Token { Kind: TokenKind.Dimension } dimension => Dimension(dimension, lengths),
         Token { Kind: TokenKind.Ident } word => Constant(word.Text) is { } constant ? new Amount(constant, "") : null,
         FunctionValue function when MathType.IsMath(function.Name) => OfFunction(function, lengths),

@@ -11,8 +11,7 @@ namespace Sandbar.Css.Computing;
 /// <summary>What the values of a declaration are read in.</summary>
 /// <param name="Current">What <c>currentcolor</c> is; null to leave it as it stands, so that what is inherited takes up the colour of where it comes to.</param>
 /// <param name="IsDark">Whether the element is on a dark ground by its <c>color-scheme</c>.</param>
-/// <param name="Link">What an address comes to.</param>
-internal sealed record Surroundings(Lengths Lengths, ComputedColor? Current, bool IsDark, Func<string, string> Link);
+internal sealed record Surroundings(Lengths Lengths, ComputedColor? Current, bool IsDark);
 
 /// <summary>Values as they are computed, written as Chromium writes them. One is for one value.</summary>
 internal sealed class ComputedText(Surroundings around)
@@ -253,7 +252,7 @@ internal sealed class ComputedText(Surroundings around)
         return text.Append('"').ToString();
     }
 
-    private string Url(string address) => $"url({Quoted(address.StartsWith("data:", StringComparison.OrdinalIgnoreCase) ? DataAddress(address) : around.Link(address))})";
+    private static string Url(string address) => $"url({Quoted(address.StartsWith("data:", StringComparison.OrdinalIgnoreCase) ? DataAddress(address) : address)})";
 
     /// <summary>An address that holds its own data, as browsers keep it (URL standard, "query percent-encode set"): only what stands behind a question mark changes.</summary>
     private static string DataAddress(string address)

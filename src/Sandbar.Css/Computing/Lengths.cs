@@ -1,7 +1,7 @@
 namespace Sandbar.Css.Computing;
 
 /// <summary>What relative lengths are of, in px. Source: CSS Values and Units 4, §6.</summary>
-/// <param name="FontSize">Of the element, or of its parent where its own font size is asked for.</param>
+/// <param name="FontSize">Of the element, or of its parent where its own font size is asked for; NaN where it takes the measures of a font to know.</param>
 /// <param name="RootFontSize">Of the page's root.</param>
 /// <param name="Width">Of the window.</param>
 /// <param name="Height">Of the window.</param>
@@ -38,8 +38,8 @@ public sealed record Lengths(double FontSize, double RootFontSize, double Width,
         "in" => 96,
         "pt" => 96d / 72,
         "pc" => 16,
-        "em" => FontSize,
-        "rem" => RootFontSize,
+        "em" => Known(FontSize),
+        "rem" => Known(RootFontSize),
         "lh" => LineHeight,
         "rlh" => RootLineHeight,
         "vw" or "svw" or "lvw" or "dvw" => Width / 100,
@@ -54,6 +54,8 @@ public sealed record Lengths(double FontSize, double RootFontSize, double Width,
         "vmax" or "svmax" or "lvmax" or "dvmax" => Math.Max(Width, Height) / 100,
         _ => null,
     };
+
+    private static double? Known(double size) => double.IsNaN(size) ? null : size;
 
     private double? Both(Func<double, double, double> choose) => Container?.Invoke(false) is { } width && Container(true) is { } height ? choose(width, height) / 100 : null;
 }

@@ -20,7 +20,7 @@ public static class ResolvedValues
             case "border-top-width" or "border-right-width" or "border-bottom-width" or "border-left-width":
                 return style.Text(physical.Replace("width", "style", StringComparison.Ordinal)) is "none" or "hidden" ? "0px" : text;
             case "line-height":
-                return Parser.ParseValues(text) is [Token { Kind: TokenKind.Number } number] ? NumberText.Of(number.Number * style.FontSizePx, "px") : text;
+                return Parser.ParseValues(text) is not [Token { Kind: TokenKind.Number } number] ? text : double.IsNaN(style.FontSizePx) ? null : NumberText.Of(number.Number * style.FontSizePx, "px");
             case "background-size" or "mask-size":
                 return string.Join(", ", text.Split(", ").Select(size => size.Contains(' ', StringComparison.Ordinal) || size is "auto" or "cover" or "contain" ? size : $"{size} auto"));
             case "animation-duration":
@@ -40,7 +40,7 @@ public static class ResolvedValues
             case "transform-origin" or "perspective-origin":
                 return NoPercentage(text, style);
             case "grid-template-columns" or "grid-template-rows":
-                return text != "none" && style.HasBox && style.Text("display") is "grid" or "inline-grid" ? null : text;
+                return style.HasBox && style.Text("display") is "grid" or "inline-grid" ? null : text;
             default:
                 return text;
         }
@@ -48,7 +48,7 @@ public static class ResolvedValues
 
     private static string? NoPercentage(string text, ElementStyle style) => text.Contains('%', StringComparison.Ordinal) && style.HasBox ? null : text;
 
-    private static bool IsItem(ElementStyle style) => style.Parent?.Text("display") is "flex" or "inline-flex" or "grid" or "inline-grid";
+    private static bool IsItem(ElementStyle style) => !style.IsSlotted && style.Text("position") is not ("absolute" or "fixed") && style.Parent?.Text("display") is "flex" or "inline-flex" or "grid" or "inline-grid";
 
     private static bool IsReplaced(ElementStyle style) => style.Element is { Name: "img" or "video" or "canvas" or "iframe" or "embed" or "object" or "svg" or "audio" };
 }

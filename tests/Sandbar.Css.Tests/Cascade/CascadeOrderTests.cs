@@ -59,6 +59,10 @@ public sealed class CascadeOrderTests
     [InlineData("a { color: red }", "color", "rgb(255, 0, 0)")]
     [InlineData("a { --x: 3px; width: var(--x) }", "width", "3px")]
     [InlineData("a { max-width: 60ch }", "max-width", null)]
+    [InlineData("a { font-size: 2ch; width: 3em }", "width", null)]
+    [InlineData("html { font-size: 2ch } a { margin-left: 1rem }", "margin-left", null)]
+    [InlineData("html { font-size: 2ch } a { font-size: 10px; padding-left: 2em }", "padding-left", "20px")]
+    [InlineData("@layer x { a { --w: 1px } } @layer y { a { --w: revert-layer } } a { --w: revert-layer; width: var(--w) }", "width", "1px")]
     [InlineData("a { width: 50%; width: nonsense }", "width", "50%")]
     public void What_takes_the_measures_of_a_font_is_not_guessed(string css, string property, string? computed)
     {
