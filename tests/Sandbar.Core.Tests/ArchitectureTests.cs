@@ -12,7 +12,7 @@ public class ArchitectureTests
 {
     /// <summary>The core's folders, the lowest first.</summary>
     private static readonly string[] Folders =
-        ["Design", "Values", "Catalogue", "Foundations", "Checking", "Pictures", "Rendering", "Writing", "Editing", "Reviewing", "Interchange", "Starting", "Samples"];
+        ["Design", "Values", "Catalogue", "Foundations", "Checking", "Pictures", "Rendering", "Writing", "Editing", "Styling", "Reviewing", "Interchange", "Starting", "Samples"];
 
     private static readonly Architecture Core = new ArchLoader().LoadAssemblies(typeof(Site).Assembly, typeof(Color).Assembly).Build();
 

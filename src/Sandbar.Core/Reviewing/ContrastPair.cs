@@ -27,8 +27,9 @@ public sealed record Surrounding(string Look, State State);
 /// <param name="Name">What a designer calls it: a colour of the palette with its step, a gradient, or the colour itself.</param>
 /// <param name="Color">Id of the colour of the palette it is a step of; null where it is none.</param>
 /// <param name="Choice">Whose choice of a scheme it is; null where none of them has a say.</param>
-/// <param name="Cell">The cell it stands in; null where it is what the page itself has.</param>
-public sealed record ColorSource(string Name, string? Color, RoleChoice? Choice, CellPlace? Cell);
+/// <param name="Cell">The cell it stands in; null where it is what the page itself has, or what the designer wrote.</param>
+/// <param name="Line">The line of the overrides that decides it, from 1; 0 where none does.</param>
+public sealed record ColorSource(string Name, string? Color, RoleChoice? Choice, CellPlace? Cell, int Line = 0);
 
 /// <summary>What a scheme gives a role.</summary>
 /// <param name="Step">How far a cell moves it along its row.</param>

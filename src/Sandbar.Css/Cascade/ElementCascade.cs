@@ -46,8 +46,8 @@ public sealed class Candidate
 
     internal MatchedRule? Matched { get; }
 
-    /// <summary>Its place in its rule.</summary>
-    internal int At { get; }
+    /// <summary>Its place in its rule, from 0.</summary>
+    public int At { get; }
 
     /// <summary>Whether it stands on the element itself.</summary>
     public bool IsInline => Matched is null;
@@ -106,6 +106,9 @@ public sealed class ElementCascade
     internal ElementCascade(ImmutableArray<MatchedRule> rules, ImmutableArray<Declared> inline) => (this.rules, this.inline) = (rules, inline);
 
     internal ImmutableArray<MatchedRule> Rules => rules;
+
+    /// <summary>What stands on the element itself.</summary>
+    internal ImmutableArray<Declared> OfElement => inline;
 
     /// <summary>Whether something declared takes up what an attribute says, so that no two elements need be styled alike.</summary>
     internal bool AsksAttributes => asksAttributes ??= Declarations.Any(c => c.Declared.AsksAttributes);

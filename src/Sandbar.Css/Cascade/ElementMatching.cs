@@ -1,57 +1,54 @@
-using System.Collections.Immutable;
 using Sandbar.Css.Conditions;
 using Sandbar.Css.Documents;
 using Sandbar.Css.Selectors;
-using Sandbar.Css.Syntax;
 
 namespace Sandbar.Css.Cascade;
 
 /// <summary>Finds what is declared for the elements of a page.</summary>
-internal sealed class ElementMatching(Matching matching, RuleSet rules)
+internal sealed class ElementMatching(Matching matching, RuleSet rules, KnownStyles known)
 {
-    private readonly Dictionary<Key, ElementCascade> known = [];
-    private readonly Dictionary<string, ImmutableArray<Declared>> inline = new(StringComparer.Ordinal);
-    private readonly Dictionary<string, ActiveRule?> hints = new(StringComparer.Ordinal);
     private readonly List<IndexedSelector> candidates = [];
-    private readonly UInt128?[] marks = new UInt128?[matching.Document.All.Count];
     private readonly List<MatchedRule> matched = [];
 
-    /// <summary>The same rules with the same weights: what is declared is the same.</summary>
-    private readonly struct Key(ImmutableArray<MatchedRule> rules, ImmutableArray<Declared> inline) : IEquatable<Key>
-    {
-        private readonly ImmutableArray<MatchedRule> rules = rules;
-        private readonly ImmutableArray<Declared> inline = inline;
-        private readonly int hash = Hash(rules);
-
-        private static int Hash(ImmutableArray<MatchedRule> rules)
-        {
-            var hash = new HashCode();
-            foreach (var rule in rules) hash.Add(rule.Active.Order * 31 + rule.Specificity.GetHashCode() + rule.Proximity);
-            return hash.ToHashCode();
-        }
-
-        public bool Equals(Key other)
-        {
-            if (rules.Length != other.rules.Length || inline != other.inline) return false;
-            for (var i = 0; i < rules.Length; i++)
-            {
-                if (!ReferenceEquals(rules[i].Active, other.rules[i].Active) || rules[i].Specificity != other.rules[i].Specificity || rules[i].Proximity != other.rules[i].Proximity) return false;
-            }
-            return true;
-        }
-
-        public override bool Equals(object? obj) => obj is Key other && Equals(other);
-
-        public override int GetHashCode() => hash;
-    }
-
     /// <param name="piece">A pseudo-element without its colons; empty for the element itself.</param>
-    /// <param name="asksContainer">Whether a condition about elements around holds; null where it takes a layout to know.</param>
+    /// <param name="asksContainer">Whether a condition about elements around holds; unknown where it takes a layout to know.</param>
     public ElementCascade Of(Element element, string piece, Func<RuleCondition, Answer> asksContainer)
     {
-        candidates.Clear();
         matched.Clear();
-        if (rules.ByPiece.TryGetValue(piece, out var index)) index.Candidates(element, MarksOf(element.Parent), candidates);
+        Take(rules, element, piece, asksContainer);
+        if (piece.Length == 0 && PresentationalHints.Of(element, matching.Document) is { Length: > 0 } hint && known.Hint(hint) is { } hinted) matched.Add(new(hinted, default, int.MaxValue));
+        return known.Cascade(matched, piece.Length == 0 && element["style"] is { Length: > 0 } style ? known.Inline(style) : []);
+    }
+
+    /// <summary>What becomes of what is declared where some rules are no longer there and others are.</summary>
+    /// <param name="before">What was declared.</param>
+    /// <param name="added">The rules that were not there, and those alone.</param>
+    public ElementCascade After(ElementCascade before, Func<ActiveRule, bool> isGone, RuleSet added, Element element, string piece)
+    {
+        matched.Clear();
+        Take(added, element, piece, _ => Answer.Unknown);
+        var isSame = matched.Count == 0;
+        foreach (var rule in before.Rules)
+        {
+            if (isGone(rule.Active)) isSame = false;
+            else matched.Add(rule);
+        }
+        return isSame ? before : known.Cascade(matched, before.OfElement);
+    }
+
+    /// <summary>Numbers of the rules that hold for an element, or for a piece of it, wherever they stand.</summary>
+    public IEnumerable<long> Holding(Element element)
+    {
+        candidates.Clear();
+        foreach (var index in rules.ByPiece.Values) index.Candidates(element, MarksOf(element.Parent), candidates);
+        return candidates.Where(c => (c.Rule.Rule.Sheet.IsForHtml ?? element.IsHtml) == element.IsHtml && Holds(c.Rule, c.Selector, element) is not null).Select(c => c.Rule.Order);
+    }
+
+    private void Take(RuleSet from, Element element, string piece, Func<RuleCondition, Answer> asksContainer)
+    {
+        if (!from.ByPiece.TryGetValue(piece, out var index)) return;
+        candidates.Clear();
+        index.Candidates(element, MarksOf(element.Parent), candidates);
         foreach (var (rule, selector, _) in candidates)
         {
             // What browsers begin with is for HTML, or for drawings and formulas.
@@ -60,16 +57,10 @@ internal sealed class ElementMatching(Matching matching, RuleSet rules)
             if (!rule.Containers.IsEmpty && rule.Containers.Any(c => asksContainer(c) != Answer.Yes)) continue;
             Add(new(rule, weight.Specificity, weight.Proximity));
         }
-        if (piece.Length == 0 && PresentationalHints.Of(element, matching.Document) is { Length: > 0 } hint && HintRule(hint) is { } hinted) matched.Add(new(hinted, default, int.MaxValue));
-        matched.Sort();
-        ImmutableArray<MatchedRule> found = [.. matched];
-        var own = piece.Length == 0 && element["style"] is { Length: > 0 } style ? Inline(style) : [];
-        var key = new Key(found, own);
-        return known.TryGetValue(key, out var same) ? same : known[key] = new(found, own);
     }
 
     /// <summary>The marks of an element and of all around it.</summary>
-    private UInt128 MarksOf(Element? element) => element is null ? UInt128.Zero : marks[element.Index] ??= NameMarks.Of(element) | MarksOf(element.Parent);
+    private static UInt128 MarksOf(Element? element) => element is null ? UInt128.Zero : element.Marks ??= NameMarks.Of(element) | MarksOf(element.Parent);
 
     /// <summary>A rule once, by the strongest of its selectors.</summary>
     private void Add(MatchedRule rule)
@@ -126,21 +117,5 @@ internal sealed class ElementMatching(Matching matching, RuleSet rules)
             }
             return false;
         }
-    }
-
-    private ImmutableArray<Declared> Inline(string style)
-    {
-        if (inline.TryGetValue(style, out var known)) return known;
-        // The attribute takes declarations only: a brace that closes ends nothing there, so they are read as a rule's.
-        var sheet = Parser.ParseDeclarations(style);
-        return inline[style] = [.. sheet.Select(d => new Declared(d, null))];
-    }
-
-    private ActiveRule? HintRule(string css)
-    {
-        if (hints.TryGetValue(css, out var known)) return known;
-        var sheet = new StyleSheet(Parser.ParseStyleSheet($"*{{{css}}}"), null, Origin.Hint);
-        var rule = sheet.Items.OfType<RuleItem>().FirstOrDefault()?.Rule;
-        return hints[css] = rule is null ? null : new(rule, -1, int.MaxValue, null, []);
     }
 }

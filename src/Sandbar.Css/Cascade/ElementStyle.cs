@@ -27,6 +27,7 @@ public sealed class ElementStyle
     private readonly Dictionary<Declared, ImmutableArray<Assignment>?> substituted = [];
     private readonly List<string> open = [];
     private readonly HashSet<string> circular = new(StringComparer.Ordinal);
+    private readonly bool isWords;
     private Flow? flow;
     private bool? isDark;
     private double? zoom;
@@ -34,10 +35,12 @@ public sealed class ElementStyle
     private FontSize? fontSize;
     private Lengths? lengths;
 
-    internal ElementStyle(PageStyles page, Element element, ElementStyle? parent, ElementCascade cascade, string piece) =>
-        (Page, Element, Parent, Cascade, Piece) = (page, element, parent, cascade, piece);
+    /// <param name="isWords">Whether it is a picture that is not there, so that its words stand in its place.</param>
+    internal ElementStyle(StyleBasis basis, Element element, ElementStyle? parent, ElementCascade cascade, string piece, bool isWords) =>
+        (Basis, Element, Parent, Cascade, Piece, this.isWords) = (basis, element, parent, cascade, piece, isWords);
 
-    public PageStyles Page { get; }
+    /// <summary>What it has in common with all others of its window.</summary>
+    internal StyleBasis Basis { get; }
 
     /// <summary>The element it was made for; others that are styled alike may share it.</summary>
     public Element Element { get; }
@@ -54,7 +57,7 @@ public sealed class ElementStyle
     public Flow Flow => flow ??= Flow.Of(Raw(WritingMode), Raw(Direction));
 
     /// <summary>Whether system colours and <c>light-dark()</c> are dark here (CSS Color Adjustment 1, §2).</summary>
-    public bool IsDark => isDark ??= Computed(ColorScheme).Text.Split(' ') is var schemes && schemes.Contains("dark") && (Page.Rules.Media.IsDark || !schemes.Contains("light"));
+    public bool IsDark => isDark ??= Computed(ColorScheme).Text.Split(' ') is var schemes && schemes.Contains("dark") && (Basis.Media.IsDark || !schemes.Contains("light"));
 
     /// <summary>Its font size in px; NaN where it takes the measures of a font to know.</summary>
     public double FontSizePx => Size.Px;
@@ -83,6 +86,33 @@ public sealed class ElementStyle
     /// <summary>All valid declarations of a property, the strongest first.</summary>
     public IReadOnlyList<Candidate> Candidates(Property property) => Cascade.Of(property, Flow);
 
+    /// <summary>The declaration that decides a property, and the style it is of: this one, or that of an element around from which it is inherited; null where none is declared.</summary>
+    public (Candidate By, ElementStyle At)? Deciding(Property property)
+    {
+        for (var at = this; at is not null; at = at.Parent)
+        {
+            if (at.Cascade.Winner(property, at.Flow) is not { } winner)
+            {
+                if (!property.IsInherited) return null;
+            }
+            else if (winner.Declared.Keyword is not (WideKeyword.Inherit or WideKeyword.Unset) || (winner.Declared.Keyword == WideKeyword.Unset && !property.IsInherited))
+            {
+                return (winner, at);
+            }
+        }
+        return null;
+    }
+
+    /// <summary>The same of a custom property.</summary>
+    public (Candidate By, ElementStyle At)? Deciding(string custom)
+    {
+        for (var at = this; at is not null; at = at.Parent)
+        {
+            if (at.Cascade.Winner(custom) is { Declared.Keyword: not (WideKeyword.Inherit or WideKeyword.Unset) } winner) return (winner, at);
+        }
+        return null;
+    }
+
     /// <summary>What a custom property comes to; null where it comes to nothing.</summary>
     public Values? Custom(string name)
     {
@@ -104,7 +134,7 @@ public sealed class ElementStyle
 
     private Values? FindCustom(string name)
     {
-        var registered = Page.Rules.Registered.GetValueOrDefault(name);
+        var registered = Basis.Registered.GetValueOrDefault(name);
         Values? initial = registered?.Initial;
         var unset = registered is { IsInherited: false } ? initial : Inherited();
         var winner = Cascade.Winner(name);
@@ -130,7 +160,7 @@ public sealed class ElementStyle
         ComputedColor? CurrentColorUnless(string syntax) => syntax.Contains("color", StringComparison.Ordinal) ? null : ComputedColor.Black;
     }
 
-    private Values? Substituted(Values values) => Variables.AreIn(values) ? new Variables(Custom, name => Element[name], Page.Rules.Media).In(values) : values;
+    private Values? Substituted(Values values) => Variables.AreIn(values) ? new Variables(Custom, name => Element[name], Basis.Media).In(values) : values;
 
     /// <summary>A declaration's values for a property, variables put in; null where that comes to nothing it takes.</summary>
     private Values? ValuesOf(Declared declared, Property property)
@@ -211,7 +241,7 @@ public sealed class ElementStyle
         get
         {
             if (lengths is not null) return lengths;
-            var media = Page.Rules.Media;
+            var media = Basis.Media;
             lengths = new(FontSizePx, Root.FontSizePx, media.Width, media.Height) { IsVertical = Flow.IsVertical, Container = ContainerSize, Zoom = Zoom };
             return lengths = lengths with { LineHeight = LineHeightPx, RootLineHeight = Root == this ? LineHeightPx : Root.LineHeightPx };
         }
@@ -227,7 +257,7 @@ public sealed class ElementStyle
             var type = around.Text("container-type");
             if (type.Contains("size", StringComparison.Ordinal) && !(isHeight && type.Contains("inline-size", StringComparison.Ordinal))) return isHeight ? null : KnownSizes.Width(around);
         }
-        return isHeight ? Page.Rules.Media.Height : Page.Rules.Media.Width;
+        return isHeight ? Basis.Media.Height : Basis.Media.Width;
     }
 
     private double Zoom => zoom ??= (double.TryParse(Computed(ZoomProperty).Text, System.Globalization.CultureInfo.InvariantCulture, out var own) && own > 0 ? own : 1) * (Parent?.Zoom ?? 1);
@@ -274,7 +304,7 @@ public sealed class ElementStyle
         }
         else
         {
-            var media = Page.Rules.Media;
+            var media = Basis.Media;
             var around = new Lengths(inherited.Px, Parent is null ? 16 : Root.FontSizePx, media.Width, media.Height)
             {
                 Whole = inherited.Px,
@@ -350,7 +380,7 @@ public sealed class ElementStyle
 
     private Lengths LineLengths()
     {
-        var media = Page.Rules.Media;
+        var media = Basis.Media;
         return new(FontSizePx, Root.FontSizePx, media.Width, media.Height) { Whole = FontSizePx, LineHeight = Parent?.LineHeightPx, RootLineHeight = Parent is null ? null : Root.LineHeightPx, IsVertical = Flow.IsVertical };
     }
 
@@ -400,7 +430,7 @@ public sealed class ElementStyle
                 var other = Declared(property == OverflowX ? OverflowY : OverflowX);
                 return computed.Text == "visible" && NativeControls.Adjusted(property.Name, this) is { } shown ? new(shown) : other is "visible" or "clip" ? computed : computed.Text == "visible" ? new("auto") : computed.Text == "clip" ? new("hidden") : computed;
             case "width" or "height" or "aspect-ratio":
-                return computed.Text != "auto" && Page.IsWords(Element) && Computed(Display).Text == "inline" ? new("auto") : computed;
+                return computed.Text != "auto" && isWords && Computed(Display).Text == "inline" ? new("auto") : computed;
             case "border-top-width" or "border-right-width" or "border-bottom-width" or "border-left-width" or "outline-width" or "column-rule-width" or "row-rule-width":
                 return NativeControls.Adjusted(property.Name, this) is not null ? new(NumberText.Of(3 / Zoom, "px")) : Drawn(property, computed);
             case "content" when Piece.Length == 0 && computed.Text == "none":
@@ -450,12 +480,12 @@ public sealed class ElementStyle
     /// <summary>What an animation that has come to its end leaves behind (CSS Animations 1, §4.7); null where none does, or where something important is declared.</summary>
     private (Values? Values, bool Inherits)? Ended(Property property)
     {
-        if (Page.Rules.Keyframes.Count == 0 || property.Name.StartsWith("animation-", StringComparison.Ordinal) || property.Name is "display" or "position" or "float" or "font-family" or "font-size" or "line-height" or "color-scheme" or "appearance" or "zoom" || Cascade.Winner(AnimationName, Flow) is null) return null;
+        if (Basis.Keyframes.Count == 0 || property.Name.StartsWith("animation-", StringComparison.Ordinal) || property.Name is "display" or "position" or "float" or "font-family" or "font-size" or "line-height" or "color-scheme" or "appearance" or "zoom" || Cascade.Winner(AnimationName, Flow) is null) return null;
         if (!HasBox || Cascade.Winner(property, Flow) is { Declared.IsImportant: true }) return null;
         var (names, fills, directions, counts) = (Entries("animation-name"), Entries("animation-fill-mode"), Entries("animation-direction"), Entries("animation-iteration-count"));
         for (var i = names.Length - 1; i >= 0; i--)
         {
-            if (fills[i % fills.Length] is not ("forwards" or "both") || !Page.Rules.Keyframes.TryGetValue(names[i], out var frames)) continue;
+            if (fills[i % fills.Length] is not ("forwards" or "both") || !Basis.Keyframes.TryGetValue(names[i], out var frames)) continue;
             if (!double.TryParse(counts[i % counts.Length], System.Globalization.CultureInfo.InvariantCulture, out var count) || count != Math.Floor(count) || count == 0) continue;
             var isBackwards = directions[i % directions.Length] switch { "reverse" => true, "alternate" => count % 2 == 0, "alternate-reverse" => count % 2 == 1, _ => false };
             foreach (var declared in frames.Where(f => f.Offset == (isBackwards ? 0 : 100)).SelectMany(f => f.Declarations).Reverse())

@@ -19,7 +19,7 @@ internal static class KnownSizes
         }
         else
         {
-            outer = style.Page.Rules.Media.Width;
+            outer = style.Basis.Media.Width;
         }
         double? Of(string property, double automatic)
         {

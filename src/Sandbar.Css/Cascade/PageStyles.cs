@@ -1,4 +1,3 @@
-using Sandbar.Css.Conditions;
 using Sandbar.Css.Documents;
 using Sandbar.Css.Selectors;
 
@@ -12,14 +11,14 @@ public sealed class PageStyles
     private readonly ElementMatching matching;
     private readonly ElementStyle?[] elements;
     private readonly Dictionary<(int Element, string Piece), ElementStyle> pieces = [];
-    private readonly Dictionary<(ElementStyle? Parent, ElementCascade Cascade, string Name, bool IsRoot, bool IsWords), ElementStyle> shared = [];
+    private readonly KnownStyles known = new();
 
     /// <param name="forced">The states elements are in, by element.</param>
     /// <param name="mostSteps">Parts of selectors held against elements before a <see cref="CostlySelectorException"/>.</param>
     public PageStyles(Document document, RuleSet rules, IReadOnlyDictionary<Element, ElementStates>? forced = null, long mostSteps = long.MaxValue)
     {
         (Document, Rules) = (document, rules);
-        matching = new(new Matching(document, forced) { MostSteps = mostSteps }, rules);
+        matching = new(new Matching(document, forced) { MostSteps = mostSteps }, rules, known);
         elements = new ElementStyle?[document.All.Count];
     }
 
@@ -32,7 +31,7 @@ public sealed class PageStyles
     /// <summary>The style of an element.</summary>
     public ElementStyle Of(Element element)
     {
-        if (elements[element.Index] is { } known) return known;
+        if (elements[element.Index] is { } found) return found;
         // Pages can be nested deeper than a stack: those around come first.
         var waiting = new Stack<Element>();
         for (var at = element; at is not null && elements[at.Index] is null; at = at.Parent) waiting.Push(at);
@@ -47,24 +46,19 @@ public sealed class PageStyles
     /// <summary>The style of a piece of an element, such as <c>before</c>.</summary>
     public ElementStyle Of(Element element, string piece)
     {
-        if (pieces.TryGetValue((element.Index, piece), out var known)) return known;
+        if (pieces.TryGetValue((element.Index, piece), out var found)) return found;
         return pieces[(element.Index, piece)] = Styled(element, Of(element), piece);
     }
 
     private ElementStyle Styled(Element element, ElementStyle? parent, string piece)
     {
-        var cascade = matching.Of(element, piece, condition => Contained(condition, element, parent));
-        var key = (parent, cascade, piece.Length > 0 ? piece : element.Name, element.Parent is null, IsWords(element));
-        if (!cascade.AsksAttributes && shared.TryGetValue(key, out var same)) return same;
-        return shared[key] = new(this, element, parent, cascade, piece);
+        var cascade = matching.Of(element, piece, condition => ContainerQueries.Ask(condition.Values, element, parent));
+        return known.Style(Rules.Basis, element, parent, cascade, piece, IsWords(element));
     }
 
     /// <summary>Whether an element is a picture that is not there, so that its words stand in its place.</summary>
-    internal bool IsWords(Element element) => element is { IsHtml: true, Name: "img" } && IsMissing is { } isMissing && (element["alt"] ?? element["title"]) is { Length: > 0 } && isMissing(element);
+    private bool IsWords(Element element) => element is { IsHtml: true, Name: "img" } && IsMissing is { } isMissing && (element["alt"] ?? element["title"]) is { Length: > 0 } && isMissing(element);
 
     /// <summary>Tells which pictures cannot be shown; null where all can.</summary>
     public Func<Element, bool>? IsMissing { get; init; }
-
-    /// <summary>Whether a condition about what is around holds (CSS Conditional Rules 5, §5): what asks for a size takes a layout.</summary>
-    private static Answer Contained(RuleCondition condition, Element element, ElementStyle? parent) => ContainerQueries.Ask(condition.Values, element, parent);
 }

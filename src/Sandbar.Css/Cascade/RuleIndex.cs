@@ -49,6 +49,9 @@ internal sealed class RuleIndex
         }
     }
 
+    /// <summary>Whether any may hold for an element, whatever is around it.</summary>
+    public bool MayReach(Element element) => others.Count > 0 || names.ContainsKey(element.Name) || (element.Id.Length > 0 && ids.ContainsKey(element.Id)) || element.Classes.Any(classes.ContainsKey);
+
     private static List<IndexedSelector> List(Dictionary<string, List<IndexedSelector>> map, string name) => map.TryGetValue(name, out var list) ? list : map[name] = [];
 }
 

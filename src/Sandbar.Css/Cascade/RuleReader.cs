@@ -41,7 +41,8 @@ internal sealed class RuleReader
     /// <summary>What a rule stands in.</summary>
     /// <param name="Style">The style rule around; null where there is none.</param>
     /// <param name="Weights">What the selectors of that weigh.</param>
-    private sealed record Around(ImmutableArray<RuleCondition> Conditions, LayerName? Layer, RuleScope? Scope, NestingParent? Style, (string Text, NestingParent? Parent, ImmutableArray<ComplexSelector> Own)? Selector, ImmutableArray<Specificity> Weights)
+    /// <param name="Asks">The selectors and scopes it stands in, as written.</param>
+    private sealed record Around(ImmutableArray<RuleCondition> Conditions, LayerName? Layer, RuleScope? Scope, NestingParent? Style, (string Text, NestingParent? Parent, ImmutableArray<ComplexSelector> Own)? Selector, ImmutableArray<Specificity> Weights, string Asks = "")
     {
         public Specificity Heaviest => Weights.IsEmpty ? default : Weights.Max();
     }
@@ -91,11 +92,13 @@ internal sealed class RuleReader
         // In a scope a selector that begins with a combinator begins at its root, which weighs nothing there.
         var weights = selectors.Select(s => Specificity.Of(s, around.Heaviest) + (around.Style is not null && s.Leading is not null ? around.Heaviest : default)).ToImmutableArray();
         // At the top, "&" is the scope's root, or the page's (CSS Nesting 1, §3).
+        var text = sheet.Node.Source[rule.Start..rule.BlockStart].TrimEnd();
         var inner = around with
         {
             Style = new NestingParent(selectors, around.Style),
-            Selector = (sheet.Node.Source[rule.Start..rule.BlockStart].TrimEnd(), around.Style, selectors),
+            Selector = (text, around.Style, selectors),
             Weights = weights,
+            Asks = $"{around.Asks}{text}\n",
         };
         Items(rule.Items, inner);
     }
@@ -121,7 +124,7 @@ internal sealed class RuleReader
             if (run.Count == 0) return;
             // Directly in a scope, what is declared is for its root, without weight (CSS Cascade 6, §2.5.3).
             var (text, parent, own) = around.Selector ?? (":where(:scope)", null, ScopeRoot);
-            var rule = new StyleRule(sheet, text, own, parent, around.Scope, around.Weights.IsEmpty ? [default] : around.Weights);
+            var rule = new StyleRule(sheet, text, own, parent, around.Scope, around.Weights.IsEmpty ? [default] : around.Weights) { Asks = around.Asks };
             rule.Declarations = [.. run.Select(d => new Declared(d, rule, sheet.Origin != Origin.Author))];
             items.Add(new RuleItem(around.Conditions, around.Layer, rule));
             run.Clear();
@@ -251,7 +254,7 @@ internal sealed class RuleReader
             if (row.Length != at + 2 || row[at] is not Token to || !to.IsIdent("to") || row[at + 1] is not BlockValue { Open: TokenKind.OpenParen } until) return;
             if (!SelectorParser.TryParse(until.Values, isNested: true, out limits, out _)) return;
         }
-        Items(rule.Items, around with { Scope = new(start, limits, around.Scope), Style = null, Selector = null, Weights = [] });
+        Items(rule.Items, around with { Scope = new(start, limits, around.Scope), Style = null, Selector = null, Weights = [], Asks = $"{around.Asks}@scope {Serializer.Values(rule.Prelude)}\n" });
     }
 
     private static IEnumerable<Keyframe> Frames(StyleRuleNode rule)

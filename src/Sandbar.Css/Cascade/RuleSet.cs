@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Sandbar.Css.Conditions;
+using Sandbar.Css.Documents;
 using Sandbar.Css.Selectors;
 
 namespace Sandbar.Css.Cascade;
@@ -8,15 +9,29 @@ namespace Sandbar.Css.Cascade;
 /// <param name="Order">Later is stronger.</param>
 /// <param name="LayerRank">Later layers are greater, what is in none is greatest; among those of one origin.</param>
 /// <param name="Containers">What must hold of elements around.</param>
-internal sealed record ActiveRule(StyleRule Rule, int Order, int LayerRank, LayerName? Layer, ImmutableArray<RuleCondition> Containers)
+internal sealed record ActiveRule(StyleRule Rule, long Order, int LayerRank, LayerName? Layer, ImmutableArray<RuleCondition> Containers)
 {
     /// <summary>Whether its layer is told apart from that of another.</summary>
     public Origin Origin => Rule.Sheet.Origin;
 }
 
+/// <summary>What styles are reckoned by besides what is declared for their elements.</summary>
+/// <param name="Registered">Custom properties that have a type.</param>
+internal sealed record StyleBasis(MediaEnvironment Media, IReadOnlyDictionary<string, RegisteredProperty> Registered, IReadOnlyDictionary<string, ImmutableArray<Keyframe>> Keyframes)
+{
+    /// <summary>Whether another comes to the same.</summary>
+    public bool IsSame(StyleBasis other) => Media == other.Media && AreSame(Registered, other.Registered) && AreSame(Keyframes, other.Keyframes);
+
+    private static bool AreSame<T>(IReadOnlyDictionary<string, T> one, IReadOnlyDictionary<string, T> other) =>
+        one.Count == other.Count && one.All(pair => other.TryGetValue(pair.Key, out var same) && EqualityComparer<T>.Default.Equals(pair.Value, same));
+}
+
 /// <summary>The rules of some sheets that hold in a window, by what they select: made once for all pages that have these sheets.</summary>
 public sealed class RuleSet
 {
+    /// <summary>Numbers left free between two rules, so that others can come in between.</summary>
+    private const long Apart = 1L << 32;
+
     /// <summary>Imports in each other, and all together: sheets that import each other in turn, many times over, end somewhere.</summary>
     private const int DeepestImport = 16, MostImports = 500;
 
@@ -27,27 +42,58 @@ public sealed class RuleSet
 
     private int imports;
 
-    private RuleSet(MediaEnvironment media) => Media = media;
+    private RuleSet(MediaEnvironment media) => (Media, Basis) = (media, new(media, registered, keyframes));
 
     public MediaEnvironment Media { get; }
 
-    internal Dictionary<string, ImmutableArray<Keyframe>> Keyframes { get; } = new(StringComparer.Ordinal);
+    internal StyleBasis Basis { get; private set; }
+
+    private readonly Dictionary<string, ImmutableArray<Keyframe>> keyframes = new(StringComparer.Ordinal);
 
     internal Dictionary<string, RuleIndex> ByPiece { get; } = new(StringComparer.Ordinal);
 
     internal IReadOnlyList<ActiveRule> Rules { get; private set; } = [];
 
-    /// <summary>Custom properties that have a type.</summary>
-    public IReadOnlyDictionary<string, RegisteredProperty> Registered => registered;
-
     /// <param name="sheets">In their order on the page; the browser's own comes before them.</param>
     /// <param name="isQuirky">Whether they are for a page without a doctype.</param>
-    public static RuleSet Of(IEnumerable<StyleSheet> sheets, MediaEnvironment media, bool isQuirky = false)
+    public static RuleSet Of(IEnumerable<StyleSheet> sheets, MediaEnvironment media, bool isQuirky = false) => Of(sheets, media, isQuirky, null);
+
+    /// <summary>The same window's with other sheets. Rules that are in both are the same objects, as long as the others leave them their place.</summary>
+    public RuleSet With(IEnumerable<StyleSheet> sheets) => Of(sheets, Media, isQuirky: false, this);
+
+    /// <summary>Rules that are in this one alone.</summary>
+    internal IReadOnlyList<ActiveRule> Without(RuleSet other)
+    {
+        var others = other.Rules.ToHashSet<ActiveRule>(ReferenceEqualityComparer.Instance);
+        return [.. Rules.Where(r => !others.Contains(r))];
+    }
+
+    /// <summary>Some rules by what they select.</summary>
+    internal static RuleSet Of(IReadOnlyList<ActiveRule> rules, MediaEnvironment media)
+    {
+        var set = new RuleSet(media) { Rules = rules };
+        foreach (var rule in rules) set.Index(rule);
+        return set;
+    }
+
+    /// <summary>Whether one of them may hold for an element, by its names.</summary>
+    internal bool MayReach(Element element, string piece) => ByPiece.TryGetValue(piece, out var index) && index.MayReach(element);
+
+    /// <summary>Whether what is around decides over some of them.</summary>
+    internal bool HasContainers => hasContainers ??= Rules.Any(r => !r.Containers.IsEmpty);
+
+    private bool? hasContainers;
+
+    private static RuleSet Of(IEnumerable<StyleSheet> sheets, MediaEnvironment media, bool isQuirky, RuleSet? before)
     {
         var set = new RuleSet(media);
         IEnumerable<StyleSheet> own = isQuirky ? StyleSheet.UserAgent.Add(StyleSheet.Quirks) : StyleSheet.UserAgent;
         foreach (var sheet in own.Concat(sheets)) set.Take(sheet, [], null, 0);
-        set.Index();
+        foreach (var tree in set.layers.Values) tree.Rank();
+        set.Rules = set.Placed(before);
+        set.found.Clear();
+        foreach (var rule in set.Rules) set.Index(rule);
+        if (before is not null && before.Basis.IsSame(set.Basis)) set.Basis = before.Basis;
         return set;
     }
 
@@ -67,8 +113,8 @@ public sealed class RuleSet
                 case PropertyItem { Property: var property }:
                     registered[property.Name] = property;
                     break;
-                case KeyframesItem keyframes:
-                    Keyframes[keyframes.Name] = keyframes.Frames;
+                case KeyframesItem frames:
+                    keyframes[frames.Name] = frames.Frames;
                     break;
                 case RuleItem rule:
                     found.Add((rule, layer, around));
@@ -97,23 +143,53 @@ public sealed class RuleSet
         return holds;
     }
 
-    private void Index()
+    /// <summary>The rules in their order: those from before where they stand as they did, and between them the others.</summary>
+    private ActiveRule[] Placed(RuleSet? before)
     {
-        foreach (var tree in layers.Values) tree.Rank();
-        var rules = new List<ActiveRule>(found.Count);
-        foreach (var (item, layer, containers) in found)
+        var known = new Dictionary<StyleRule, ActiveRule>(ReferenceEqualityComparer.Instance);
+        foreach (var rule in before?.Rules ?? []) known[rule.Rule] = rule;
+        var rules = new ActiveRule[found.Count];
+        var last = -1L;
+        for (var i = 0; i < found.Count; i++)
         {
-            var rule = new ActiveRule(item.Rule, rules.Count, layer is null ? int.MaxValue : Tree(item.Rule.Sheet.Origin).RankOf(layer), layer, containers);
-            rules.Add(rule);
-            for (var i = 0; i < item.Rule.Selectors.Length; i++)
+            var (item, layer, containers) = found[i];
+            if (!known.TryGetValue(item.Rule, out var kept) || kept.Order <= last || kept.LayerRank != RankOf(item, layer) || kept.Layer != layer || !kept.Containers.SequenceEqual(containers)) continue;
+            rules[i] = kept;
+            last = kept.Order;
+        }
+        for (var i = 0; i < rules.Length;)
+        {
+            if (rules[i] is not null)
             {
-                var piece = PseudoElements.Of(item.Rule.Selectors[i])?.Name ?? "";
-                if (!ByPiece.TryGetValue(piece, out var index)) ByPiece[piece] = index = new();
-                index.Add(rule, i);
+                i++;
+                continue;
+            }
+            var end = i;
+            while (end < rules.Length && rules[end] is null) end++;
+            var from = i == 0 ? 0 : rules[i - 1].Order;
+            var step = end == rules.Length ? Apart : (rules[end].Order - from) / (end - i + 1);
+            // Where no number is left between two rules, all get new ones.
+            if (step == 0) return Placed(null);
+            for (; i < end; i++)
+            {
+                var (item, layer, containers) = found[i];
+                from += step;
+                rules[i] = new(item.Rule, from, RankOf(item, layer), layer, containers);
             }
         }
-        Rules = rules;
-        found.Clear();
+        return rules;
+    }
+
+    private int RankOf(RuleItem item, LayerName? layer) => layer is null ? int.MaxValue : Tree(item.Rule.Sheet.Origin).RankOf(layer);
+
+    private void Index(ActiveRule rule)
+    {
+        for (var i = 0; i < rule.Rule.Selectors.Length; i++)
+        {
+            var piece = PseudoElements.Of(rule.Rule.Selectors[i])?.Name ?? "";
+            if (!ByPiece.TryGetValue(piece, out var index)) ByPiece[piece] = index = new();
+            index.Add(rule, i);
+        }
     }
 }
 

@@ -79,6 +79,9 @@ public sealed class StyleRule
 
     public ImmutableArray<ComplexSelector> Selectors { get; }
 
+    /// <summary>Its selectors as written, after those and the scopes it stands in: rules that ask the same of elements have the same.</summary>
+    internal string Asks { get; init; } = "";
+
     /// <summary>What each selector weighs.</summary>
     public ImmutableArray<Specificity> Weights { get; }
 
@@ -88,6 +91,31 @@ public sealed class StyleRule
     public RuleScope? Scope { get; }
 
     public IReadOnlyList<Declared> Declarations { get; internal set; } = [];
+
+    /// <summary>Whether it asks for more than an element and those around it.</summary>
+    internal bool IsFar
+    {
+        get
+        {
+            if (Scope is not null || SelectorQuestions.AskFar(Selectors)) return true;
+            for (var around = Parent; around is not null; around = around.Around)
+            {
+                if (SelectorQuestions.AskFar(around.Selectors)) return true;
+            }
+            return false;
+        }
+    }
+
+    /// <summary>Names of the attributes it asks for.</summary>
+    internal IEnumerable<string> AskedAttributes
+    {
+        get
+        {
+            var asked = SelectorQuestions.Attributes(Selectors);
+            for (var around = Parent; around is not null; around = around.Around) asked = asked.Concat(SelectorQuestions.Attributes(around.Selectors));
+            return asked;
+        }
+    }
 
     private (int Property, int At)[]? plain;
 

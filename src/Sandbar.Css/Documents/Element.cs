@@ -48,6 +48,9 @@ public sealed class Element
     /// <summary>The index after the last element within it.</summary>
     public int End { get; internal set; }
 
+    /// <summary>The names of it and of all around it, as the cascade looks them up; found when they are first asked for.</summary>
+    internal UInt128? Marks { get; set; }
+
     /// <summary>Its place among its siblings, from 1.</summary>
     public int Place { get; } = 1;
 

@@ -17,6 +17,14 @@ public enum ElementStates
     Active = 16,
 
     Target = 32,
+
+    /// <summary>It cannot be used, whatever it is.</summary>
+    Off = 64,
+
+    /// <summary>It stands for where the visitor is (WAI-ARIA, <c>aria-current</c>).</summary>
+    Current = 128,
+
+    All = Hover | Focus | FocusVisible | FocusWithin | Active | Target | Off | Current,
 }
 
 /// <summary>The pseudo-classes of these states.</summary>

@@ -111,7 +111,7 @@ public sealed class Matching(Document document, IReadOnlyDictionary<Element, Ele
                 TypeSelector type => type.Name.Equals(element.Name, StringComparison.OrdinalIgnoreCase),
                 ClassSelector named => HasClass(element, named.Name),
                 IdSelector id => element.Id.Length > 0 && Same(id.Name, element.Id, document.IsQuirky),
-                AttributeSelector attribute => AttributeMatching.Holds(attribute, element),
+                AttributeSelector attribute => AttributeMatching.Holds(attribute, element) || IsForced(attribute, element),
                 NestingSelector => Nesting(element, context),
                 PseudoClassSelector pseudo => State(pseudo, element, context),
                 _ => throw new ArgumentOutOfRangeException(nameof(compound)),
@@ -122,6 +122,16 @@ public sealed class Matching(Document document, IReadOnlyDictionary<Element, Ele
         }
         return true;
     }
+
+    private bool IsForced(ElementStates state, Element element) => forced is not null && forced.TryGetValue(element, out var states) && states.HasFlag(state);
+
+    /// <summary>Whether an attribute says a state that is given.</summary>
+    private bool IsForced(AttributeSelector attribute, Element element) => forced is not null && attribute.Name.ToLowerInvariant() switch
+    {
+        "aria-current" => attribute.Value is "" or "page" or "true" && IsForced(ElementStates.Current, element),
+        "aria-disabled" => attribute.Value is "" or "true" && IsForced(ElementStates.Off, element),
+        _ => false,
+    };
 
     private void Step()
     {
@@ -156,7 +166,9 @@ public sealed class Matching(Document document, IReadOnlyDictionary<Element, Ele
         "nth-last-child" => Counts(pseudo, element, before: false, e => pseudo.Arguments.IsEmpty || Any(pseudo.Arguments, e, context)),
         "nth-of-type" => Counts(pseudo, element, before: true, e => IsKin(e, element)),
         "nth-last-of-type" => Counts(pseudo, element, before: false, e => IsKin(e, element)),
-        _ when ElementStateNames.Find(pseudo.Name) is { } state => forced is not null && forced.TryGetValue(element, out var states) && states.HasFlag(state),
+        _ when ElementStateNames.Find(pseudo.Name) is { } state => IsForced(state, element),
+        "disabled" when IsForced(ElementStates.Off, element) => true,
+        "enabled" when IsForced(ElementStates.Off, element) => false,
         "lang" => Languages.Holds(element, pseudo.Words),
         "dir" => Directions.Of(document, element).Equals(pseudo.Words[0], StringComparison.OrdinalIgnoreCase),
         _ => HtmlStates.Holds(pseudo.Name, element, document),

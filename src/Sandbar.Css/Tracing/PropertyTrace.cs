@@ -23,7 +23,7 @@ public sealed record PropertyTrace(string? Computed, Candidate? Winner, IReadOnl
     /// <summary>The same of a custom property.</summary>
     public static PropertyTrace Of(ElementStyle style, Element element, string custom)
     {
-        var isInherited = style.Page.Rules.Registered.GetValueOrDefault(custom) is not { IsInherited: false };
+        var isInherited = style.Basis.Registered.GetValueOrDefault(custom) is not { IsInherited: false };
         var (candidates, from) = Declared(style, element, isInherited, s => s.Cascade.Of(custom));
         return new(style.Custom(custom) is { } values ? Serializer.Values(values) : null, candidates.Count > 0 ? candidates[0] : null, candidates.Count > 0 ? [.. candidates.Skip(1)] : [], from);
     }

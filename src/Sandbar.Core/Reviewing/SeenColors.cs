@@ -1,0 +1,90 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Styling;
+using Sandbar.Css.Cascade;
+using Sandbar.Css.Colors;
+using Sandbar.Css.Computing;
+using Sandbar.Css.Properties;
+using Sandbar.Css.Syntax;
+
+namespace Sandbar.Core.Reviewing;
+
+/// <summary>A colour with what decided it.</summary>
+internal readonly record struct Tone(Color Color, ColorSource From)
+{
+    /// <summary>What is seen where it lies over another: what is clear leaves what lies behind.</summary>
+    public Tone Over(Tone behind) => Color.Alpha == 0 ? behind : this with { Color = Compositing.Over(Color, behind.Color) };
+}
+
+/// <summary>A place as it is seen.</summary>
+/// <param name="Style">How it is styled.</param>
+/// <param name="Ground">What text in it lies on, before anything around lets through what lies behind: one colour, or those along a gradient.</param>
+/// <param name="Around">What it stands in; null of the root.</param>
+/// <param name="Opacity">0 to 1.</param>
+/// <param name="IsShown">Whether it and all around have a box.</param>
+/// <param name="Scheme">The scheme whose colours count in it.</param>
+internal sealed record Seen(ElementStyle Style, ImmutableArray<Tone> Ground, Seen? Around, double Opacity, bool IsShown, Scheme Scheme)
+{
+    /// <summary>What lies behind it.</summary>
+    public ImmutableArray<Tone> Behind => Around?.Ground ?? SeenColors.Canvas;
+}
+
+/// <summary>The colours of places in a window. Each is found once.</summary>
+internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSources sources)
+{
+    /// <summary>Places along each stretch of a gradient at which it is looked at.</summary>
+    private const int GradientSamples = 8;
+
+    private static readonly Property Background = CssProperties.Of("background-color"), Image = CssProperties.Of("background-image"), Opacity = CssProperties.Of("opacity"), Display = CssProperties.Of("display");
+
+    private readonly Dictionary<ElementStyle, Seen> known = new(ReferenceEqualityComparer.Instance);
+
+    // What browsers begin to paint on (CSS Color Adjustment 1, §2.3: the canvas), where no scheme is said to be dark.
+    internal static ImmutableArray<Tone> Canvas { get; } = [new(Color.White, new(ColorText.Hex(Color.White), null, null, null))];
+
+    public PlaceStyles Window => window;
+
+    public Seen Of(Place place)
+    {
+        var style = window.Of(place);
+        if (known.TryGetValue(style, out var seen)) return seen;
+        var around = place.Parent is null ? null : Of(place.Parent);
+        var scheme = place.Element["data-scheme"] is { } carried ? Effective(carried) : around?.Scheme ?? Effective("");
+        var opacity = double.TryParse(style.Text(Opacity), CultureInfo.InvariantCulture, out var number) ? Math.Clamp(number, 0, 1) : 1;
+        return known[style] = new(style, GroundOf(style, around?.Ground ?? Canvas, scheme), around, opacity, (around?.IsShown ?? true) && style.Text(Display) != "none", scheme);
+    }
+
+    /// <summary>What a property of a colour comes to; null where it is no colour that can be told.</summary>
+    public Tone? Of(ElementStyle style, Property property, Scheme scheme) =>
+        ColorText.TryParse(style.Text(property), out var color) ? new(Gamut.Rounded(color), sources.Of(style, property, scheme, color)) : null;
+
+    /// <summary>Whether a line has tones that come from the ground, so that it is told from whatever that is.</summary>
+    public bool IsFromGround(ElementStyle style, Property property) => sources.IsFromGround(style, property);
+
+    private Scheme Effective(string carried)
+    {
+        var schemes = site.Site.Palette.Schemes;
+        var scheme = schemes.FirstOrDefault(s => s.CssName == carried) ?? schemes[0];
+        return window.Rules.Media.IsDark ? scheme.Dark(site.Site) ?? scheme : scheme;
+    }
+
+    private ImmutableArray<Tone> GroundOf(ElementStyle style, ImmutableArray<Tone> behind, Scheme scheme)
+    {
+        var ground = behind;
+        if (Of(style, Background, scheme) is { Color.Alpha: > 0 } color) ground = [.. ground.Select(color.Over)];
+        var image = style.Text(Image);
+        if (image == "none") return ground;
+        // The first is painted last. What a picture shows is not known.
+        foreach (var layer in Parser.ParseValues(image).WithoutSpace().BetweenCommas().AsEnumerable().Reverse())
+        {
+            var along = layer.Length == 1 ? GradientColors.Along(layer[0], GradientSamples) : [];
+            if (along.Count == 0) continue;
+            var from = sources.Of(style, Image, scheme, along[0]);
+            var under = ground;
+            ground = [.. along.Select((c, i) => new Tone(c, from).Over(under[i % under.Length]))];
+        }
+        return ground;
+    }
+}

@@ -1,0 +1,74 @@
+using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
+using Sandbar.Core.Design;
+using Sandbar.Core.Rendering;
+using Sandbar.Css.Cascade;
+using CssSheet = Sandbar.Css.Cascade.StyleSheet;
+
+namespace Sandbar.Core.Styling;
+
+/// <summary>Where a declaration of a site's stylesheet stands.</summary>
+/// <param name="Generated">What decided it; null where the designer wrote it.</param>
+/// <param name="Line">The line of the overrides, from 1; 0 where it is none of these.</param>
+public sealed record Decided(Rendering.Origin? Generated, int Line);
+
+/// <summary>
+/// The stylesheet of a site as the cascade takes it: a sheet for each rule, so that what did not change is the same object. Rules and their declarations lead back to
+/// what made them.
+/// </summary>
+internal sealed class SiteSheets
+{
+    private static readonly ConditionalWeakTable<Rule, CssSheet> OfRules = [];
+
+    private static readonly ConditionalWeakTable<CssSheet, Rule> Rules = [];
+
+    private readonly Dictionary<(string Text, int Nth), CssSheet> written = [];
+    private readonly Dictionary<CssSheet, int> starts = new(ReferenceEqualityComparer.Instance);
+    private readonly (string Text, CssSheet Sheet) head;
+    private readonly string overrides;
+
+    private SiteSheets(Rendering.StyleSheet sheet, SiteSheets? before, bool hasOverrides)
+    {
+        Sheet = sheet;
+        overrides = hasOverrides ? sheet.Overrides : "";
+        var text = $"@layer {string.Join(", ", Enum.GetValues<Catalogue.Layer>().Select(StyleSheetText.Name))};\n{Entrances.Keyframes(sheet.Rules)}";
+        head = before is not null && before.head.Text == text ? before.head : (text, CssSheet.Parse(text, null));
+        var all = ImmutableArray.CreateBuilder<CssSheet>();
+        all.Add(head.Sheet);
+        all.AddRange(sheet.Rules.OrderBy(r => r.Layer).Select(Of));
+        var times = new Dictionary<string, int>(StringComparer.Ordinal);
+        var read = OverrideText.Of(overrides);
+        foreach (var rule in read.Rules)
+        {
+            var own = read.Text(rule).ToString();
+            var nth = times[own] = times.GetValueOrDefault(own) + 1;
+            var one = written[(own, nth)] = before is not null && before.written.TryGetValue((own, nth), out var same) ? same : CssSheet.Parse(own, null);
+            starts[one] = rule.Start;
+            all.Add(one);
+        }
+        All = all.ToImmutable();
+    }
+
+    public Rendering.StyleSheet Sheet { get; }
+
+    /// <summary>In their order: that of the release.</summary>
+    public ImmutableArray<CssSheet> All { get; }
+
+    public static SiteSheets Of(Site site, SiteSheets? before, bool hasOverrides) => new(StyleSheetRenderer.Render(site), before, hasOverrides);
+
+    /// <summary>What made a declaration; null of what browsers begin with.</summary>
+    /// <param name="at">Its place in its rule, from 0.</param>
+    public Decided? Of(Declared declared, int at)
+    {
+        if (declared.Rule is not { } rule) return null;
+        if (Rules.TryGetValue(rule.Sheet, out var generated)) return at < generated.Declarations.Length ? new(generated.Declarations[at].Origin, 0) : null;
+        return starts.TryGetValue(rule.Sheet, out var start) ? new(null, 1 + overrides.AsSpan(0, Math.Min(overrides.Length, start + declared.Node.Start)).Count('\n')) : null;
+    }
+
+    private static CssSheet Of(Rule rule) => OfRules.GetValue(rule, r =>
+    {
+        var sheet = CssSheet.Parse($"@layer {StyleSheetText.Name(r.Layer)} {{{StyleSheetText.Rule(r, SheetUse.Release)}}}", null);
+        Rules.AddOrUpdate(sheet, r);
+        return sheet;
+    });
+}

@@ -1,0 +1,116 @@
+using System.Collections.Immutable;
+using Sandbar.Core.Design;
+using Sandbar.Core.Rendering;
+using Sandbar.Css.Cascade;
+using Sandbar.Css.Conditions;
+using Sandbar.Css.Selectors;
+
+namespace Sandbar.Core.Styling;
+
+/// <summary>
+/// How the pages of a site are styled, overrides counted. Whatever a change does not reach is taken over from the sites looked at last. Its answers are for one thread
+/// at a time: hold <see cref="Gate"/> while asking.
+/// </summary>
+public sealed class SiteStyles
+{
+    /// <summary>As many sites are kept as are compared with each other: the one at hand, the one before the last edit, and one that is tried.</summary>
+    private const int MostKept = 3;
+
+    /// <summary>How often a part of a selector is held against elements of one page before the overrides are left out.</summary>
+    private const long MostSteps = 1_000_000;
+
+    private static readonly List<SiteStyles> Recent = [];
+
+    private readonly SiteSheets sheets;
+    private readonly Dictionary<string, StyledPage> pages = new(StringComparer.Ordinal);
+    private readonly Dictionary<MediaEnvironment, PlaceStyles> windows = [];
+    private readonly IReadOnlyDictionary<MediaEnvironment, PlaceStyles> earlier;
+
+    private SiteStyles(Site site, SiteStyles? before, bool hasOverrides)
+    {
+        Site = site;
+        IsWhole = hasOverrides;
+        Gate = before?.Gate ?? new();
+        sheets = SiteSheets.Of(site, before?.sheets, hasOverrides);
+        Places = Places.Of(sheets.All, before?.Places);
+        var isSame = ReferenceEquals(Places, before?.Places);
+        foreach (var page in site.Pages)
+        {
+            var mark = PageChanges.Mark(site, page);
+            pages[page.Id] = isSame && before!.pages.TryGetValue(page.Id, out var known) && known.Mark == mark ? known : new(site, page, mark, Places, MostSteps);
+        }
+        earlier = isSame ? before!.earlier.Where(e => !before.windows.ContainsKey(e.Key)).Concat(before.windows).ToDictionary(e => e.Key, e => e.Value) : ImmutableDictionary<MediaEnvironment, PlaceStyles>.Empty;
+    }
+
+    /// <summary>What is held while it is asked.</summary>
+    public object Gate { get; }
+
+    public Site Site { get; }
+
+    /// <summary>Whether the overrides are counted: not where their selectors ask so much that no one would wait for the answer.</summary>
+    public bool IsWhole { get; }
+
+    /// <summary>Where the elements of its pages stand.</summary>
+    public Places Places { get; }
+
+    public StyledPage this[Page page] => pages[page.Id];
+
+    internal Rendering.StyleSheet Sheet => sheets.Sheet;
+
+    internal ImmutableArray<Css.Cascade.StyleSheet> Sheets => sheets.All;
+
+    public static SiteStyles Of(Site site)
+    {
+        SiteStyles? nearest;
+        lock (Recent)
+        {
+            if (Recent.Find(r => ReferenceEquals(r.Site, site)) is { } known)
+            {
+                Recent.Remove(known);
+                Recent.Insert(0, known);
+                return known;
+            }
+            nearest = Recent.Where(r => Likeness(r.Site, site) > 0).MaxBy(r => Likeness(r.Site, site));
+        }
+        SiteStyles found;
+        lock (nearest?.Gate ?? new()) found = Found(site, nearest);
+        lock (Recent)
+        {
+            Recent.Insert(0, found);
+            if (Recent.Count > MostKept) Recent.RemoveAt(MostKept);
+        }
+        return found;
+    }
+
+    /// <summary>How its pages are styled in a window.</summary>
+    public PlaceStyles In(MediaEnvironment window)
+    {
+        if (windows.TryGetValue(window, out var known)) return known;
+        return windows[window] = earlier.TryGetValue(window, out var before) ? before.After(before.Rules.With(sheets.All), Places) : new(RuleSet.Of(sheets.All, window), MostSteps);
+    }
+
+    /// <summary>What made a declaration; null of what browsers begin with.</summary>
+    public Decided? DecidedBy(Candidate candidate) => sheets.Of(candidate.Declared, candidate.At);
+
+    /// <summary>What made a declaration of the generated sheet; null of all others.</summary>
+    internal Rendering.Origin? OriginOf(Declared declared) => sheets.Of(declared, declared.Rule?.Declarations.ToList().IndexOf(declared) ?? 0)?.Generated;
+
+    private static SiteStyles Found(Site site, SiteStyles? before)
+    {
+        try
+        {
+            return new(site, before, hasOverrides: true);
+        }
+        catch (CostlySelectorException)
+        {
+            return new(site, before, hasOverrides: false);
+        }
+    }
+
+    /// <summary>How many branches two sites share.</summary>
+    private static int Likeness(Site one, Site other) => new[]
+    {
+        ReferenceEquals(one.Palette, other.Palette), ReferenceEquals(one.Type, other.Type), ReferenceEquals(one.Space, other.Space), ReferenceEquals(one.Edges, other.Edges), ReferenceEquals(one.Fills, other.Fills),
+        one.Looks == other.Looks, ReferenceEquals(one.Frame, other.Frame), one.Pages == other.Pages, ReferenceEquals(one.Overrides, other.Overrides),
+    }.Count(same => same);
+}
