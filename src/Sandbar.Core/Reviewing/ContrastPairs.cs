@@ -95,9 +95,10 @@ internal sealed class Meetings
 {
     private readonly Dictionary<Met, Meeting> all = [];
 
-    public Meeting Of(Met met, ColorSource foreground, ColorSource ground)
+    /// <param name="seen">Tells what decides the two.</param>
+    public Meeting Of(Met met, SeenColors seen, Tone foreground, Tone ground)
     {
-        if (!all.TryGetValue(met, out var meeting)) all[met] = meeting = new(met, foreground, ground);
+        if (!all.TryGetValue(met, out var meeting)) all[met] = meeting = new(met, seen.SourceOf(foreground), seen.SourceOf(ground));
         return meeting;
     }
 

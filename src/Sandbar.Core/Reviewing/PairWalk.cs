@@ -203,7 +203,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
 
     private void Add(Scene scene, string look, string property, State state, PairKind kind, double target, Tone color, Seen on, ImmutableArray<Tone> ground, List<Meeting> met)
     {
-        (Color Color, Color Ground, ColorSource From)? worst = null;
+        (Color Color, Color Ground, Tone From)? worst = null;
         var most = 1;
         for (var around = on; around is not null; around = around.Around) most = Math.Max(most, around.Ground.Length);
         for (var i = 0; i < most; i++)
@@ -217,10 +217,10 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
                 var through = around.Behind[i % around.Behind.Length].Color;
                 (text, behind) = (Faded(text, through, around.Opacity), Faded(behind, through, around.Opacity));
             }
-            if (worst is null || Contrast.Ratio(text, behind) < Contrast.Ratio(worst.Value.Color, worst.Value.Ground)) worst = (text, behind, lies.From);
+            if (worst is null || Contrast.Ratio(text, behind) < Contrast.Ratio(worst.Value.Color, worst.Value.Ground)) worst = (text, behind, lies);
         }
         var found = worst!.Value;
-        met.Add(meetings.Of(new(kind, look, property, state, scene.Within, on.Scheme.Id, found.Color, found.Ground, target), color.From, found.From));
+        met.Add(meetings.Of(new(kind, look, property, state, scene.Within, on.Scheme.Id, found.Color, found.Ground, target), seen, color, found.From));
     }
 
     private static Color Faded(Color color, Color behind, double opacity) => Compositing.Over(Gamut.ToSrgb(color) with { Alpha = color.Alpha * opacity }, behind);

@@ -11,8 +11,11 @@ using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Reviewing;
 
-/// <summary>A colour with what decided it.</summary>
-internal readonly record struct Tone(Color Color, ColorSource From)
+/// <summary>A colour, and where to look for what decided it.</summary>
+/// <param name="Style">The style whose property it is; null for what pages are painted on.</param>
+/// <param name="Property">The property that paints it.</param>
+/// <param name="Scheme">The scheme whose colours count there.</param>
+internal readonly record struct Tone(Color Color, ElementStyle? Style, Property Property, Scheme? Scheme)
 {
     /// <summary>What is seen where it lies over another: what is clear leaves what lies behind.</summary>
     public Tone Over(Tone behind) => Color.Alpha == 0 ? behind : this with { Color = Compositing.Over(Color, behind.Color) };
@@ -42,7 +45,10 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
     private readonly Dictionary<ElementStyle, Seen> known = new(ReferenceEqualityComparer.Instance);
 
     // What browsers begin to paint on (CSS Color Adjustment 1, §2.3: the canvas), where no scheme is said to be dark.
-    internal static ImmutableArray<Tone> Canvas { get; } = [new(Color.White, new(ColorText.Hex(Color.White), null, null, null))];
+    internal static ImmutableArray<Tone> Canvas { get; } = [new(Color.White, null, Background, null)];
+
+    // There are few of them, in many places.
+    private readonly Dictionary<string, Color?> read = new(StringComparer.Ordinal);
 
     public PlaceStyles Window => window;
 
@@ -58,7 +64,16 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
 
     /// <summary>What a property of a colour comes to; null where it is no colour that can be told.</summary>
     public Tone? Of(ElementStyle style, Property property, Scheme scheme) =>
-        ColorText.TryParse(style.Text(property), out var color) ? new(Gamut.Rounded(color), sources.Of(style, property, scheme, color)) : null;
+        Read(style.Text(property)) is { } color ? new(color, style, property, scheme) : null;
+
+    private Color? Read(string text)
+    {
+        if (!read.TryGetValue(text, out var color)) read[text] = color = ColorText.TryParse(text, out var given) ? Gamut.Rounded(given) : null;
+        return color;
+    }
+
+    /// <summary>What decides a colour.</summary>
+    public ColorSource SourceOf(Tone tone) => tone.Style is null ? new(ColorText.Hex(tone.Color), null, null, null) : sources.Of(tone.Style, tone.Property, tone.Scheme!, tone.Color);
 
     /// <summary>Whether a line has tones that come from the ground, so that it is told from whatever that is.</summary>
     public bool IsFromGround(ElementStyle style, Property property) => sources.IsFromGround(style, property);
@@ -81,9 +96,8 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
         {
             var along = layer.Length == 1 ? GradientColors.Along(layer[0], GradientSamples) : [];
             if (along.Count == 0) continue;
-            var from = sources.Of(style, Image, scheme, along[0]);
             var under = ground;
-            ground = [.. along.Select((c, i) => new Tone(c, from).Over(under[i % under.Length]))];
+            ground = [.. along.Select((c, i) => new Tone(c, style, Image, scheme).Over(under[i % under.Length]))];
         }
         return ground;
     }

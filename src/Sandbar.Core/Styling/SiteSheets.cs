@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using System.Runtime.CompilerServices;
 using Sandbar.Core.Design;
 using Sandbar.Core.Rendering;
 using Sandbar.Css.Cascade;
@@ -18,10 +17,9 @@ public sealed record Decided(Rendering.Origin? Generated, int Line);
 /// </summary>
 internal sealed class SiteSheets
 {
-    private static readonly ConditionalWeakTable<Rule, CssSheet> OfRules = [];
-
-    private static readonly ConditionalWeakTable<CssSheet, Rule> Rules = [];
-
+    // By the key of the rule.
+    private readonly Dictionary<string, (Rule Rule, CssSheet Sheet)> generated = new(StringComparer.Ordinal);
+    private readonly Dictionary<CssSheet, Rule> rules = new(ReferenceEqualityComparer.Instance);
     private readonly Dictionary<(string Text, int Nth), CssSheet> written = [];
     private readonly Dictionary<CssSheet, int> starts = new(ReferenceEqualityComparer.Instance);
     private readonly (string Text, CssSheet Sheet) head;
@@ -35,7 +33,13 @@ internal sealed class SiteSheets
         head = before is not null && before.head.Text == text ? before.head : (text, CssSheet.Parse(text, null));
         var all = ImmutableArray.CreateBuilder<CssSheet>();
         all.Add(head.Sheet);
-        all.AddRange(sheet.Rules.OrderBy(r => r.Layer).Select(Of));
+        foreach (var rule in sheet.Rules.OrderBy(r => r.Layer))
+        {
+            var one = before is not null && before.generated.TryGetValue(rule.Key, out var known) && IsSame(known.Rule, rule) ? known.Sheet : CssSheet.Parse(TextOf(rule), null);
+            generated[rule.Key] = (rule, one);
+            rules[one] = rule;
+            all.Add(one);
+        }
         var times = new Dictionary<string, int>(StringComparer.Ordinal);
         var read = OverrideText.Of(overrides);
         foreach (var rule in read.Rules)
@@ -61,14 +65,12 @@ internal sealed class SiteSheets
     public Decided? Of(Declared declared, int at)
     {
         if (declared.Rule is not { } rule) return null;
-        if (Rules.TryGetValue(rule.Sheet, out var generated)) return at < generated.Declarations.Length ? new(generated.Declarations[at].Origin, 0) : null;
+        if (rules.TryGetValue(rule.Sheet, out var made)) return at < made.Declarations.Length ? new(made.Declarations[at].Origin, 0) : null;
         return starts.TryGetValue(rule.Sheet, out var start) ? new(null, 1 + overrides.AsSpan(0, Math.Min(overrides.Length, start + declared.Node.Start)).Count('\n')) : null;
     }
 
-    private static CssSheet Of(Rule rule) => OfRules.GetValue(rule, r =>
-    {
-        var sheet = CssSheet.Parse($"@layer {StyleSheetText.Name(r.Layer)} {{{StyleSheetText.Rule(r, SheetUse.Release)}}}", null);
-        Rules.AddOrUpdate(sheet, r);
-        return sheet;
-    });
+    /// <summary>What a rule says may come to the same where it is written anew.</summary>
+    private static bool IsSame(Rule one, Rule other) => ReferenceEquals(one, other) || (one.Layer == other.Layer && StyleSheetText.Rule(one, SheetUse.Release) == StyleSheetText.Rule(other, SheetUse.Release));
+
+    private static string TextOf(Rule rule) => $"@layer {StyleSheetText.Name(rule.Layer)} {{{StyleSheetText.Rule(rule, SheetUse.Release)}}}";
 }

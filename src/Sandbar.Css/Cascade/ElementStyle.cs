@@ -23,6 +23,7 @@ public sealed class ElementStyle
         WritingMode = CssProperties.Of("writing-mode"), Direction = CssProperties.Of("direction"), ColorScheme = CssProperties.Of("color-scheme");
 
     private readonly Dictionary<int, ComputedValue> values = [];
+    private readonly Dictionary<int, string> withCurrentColor = [];
     private readonly Dictionary<string, Values?> customs = new(StringComparer.Ordinal);
     private readonly Dictionary<Declared, ImmutableArray<Assignment>?> substituted = [];
     private readonly List<string> open = [];
@@ -74,7 +75,9 @@ public sealed class ElementStyle
     public string Text(Property property)
     {
         var computed = Computed(property);
-        return computed.KeepsCurrentColor ? new ComputedText(Surroundings(Lengths, CurrentColor)).Of(property, Parser.ParseValues(computed.Text)) : computed.Text;
+        if (!computed.KeepsCurrentColor) return computed.Text;
+        if (!withCurrentColor.TryGetValue(property.Id, out var text)) withCurrentColor[property.Id] = text = new ComputedText(Surroundings(Lengths, CurrentColor)).Of(property, Parser.ParseValues(computed.Text));
+        return text;
     }
 
     internal string Text(string property) => Text(CssProperties.Of(property));
@@ -169,17 +172,10 @@ public sealed class ElementStyle
         if (!declared.HoldsVariables) return declared.For(logical);
         if (!substituted.TryGetValue(declared, out var assignments))
         {
-            assignments = Substituted(declared.Node.Value) is { } found && found.Trimmed() is { IsEmpty: false } trimmed ? Checked(declared.Name, trimmed) : null;
+            assignments = Substituted(declared.Node.Value) is { } found && found.Trimmed() is { IsEmpty: false } trimmed ? Basis.Checked(declared.Name, trimmed) : null;
             substituted[declared] = assignments;
         }
         return assignments is { } given ? Cascading.Values(given, logical) : null;
-    }
-
-    private static ImmutableArray<Assignment>? Checked(string name, Values values)
-    {
-        // A word for a whole value may come out of a variable.
-        if (values is [Token { Kind: TokenKind.Ident } word] && word.Text.ToLowerInvariant() is "initial" or "inherit" or "unset" or "revert" or "revert-layer") return [.. CssProperties.SetBy(name).Select(p => new Assignment(p, values))];
-        return PropertyGrammars.All.Check(name, values) is Verdict.Valid ? Shorthands.Expand(name, values) : null;
     }
 
     /// <summary>What is declared of a property with all words for whole values followed.</summary>

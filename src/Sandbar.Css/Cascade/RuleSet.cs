@@ -1,7 +1,11 @@
+using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using Sandbar.Css.Conditions;
 using Sandbar.Css.Documents;
+using Sandbar.Css.Grammar;
+using Sandbar.Css.Properties;
 using Sandbar.Css.Selectors;
+using Sandbar.Css.Syntax;
 
 namespace Sandbar.Css.Cascade;
 
@@ -19,6 +23,22 @@ internal sealed record ActiveRule(StyleRule Rule, long Order, int LayerRank, Lay
 /// <param name="Registered">Custom properties that have a type.</param>
 internal sealed record StyleBasis(MediaEnvironment Media, IReadOnlyDictionary<string, RegisteredProperty> Registered, IReadOnlyDictionary<string, ImmutableArray<Keyframe>> Keyframes)
 {
+    /// <summary>As much is kept of what was put together: the same comes out for many elements.</summary>
+    private const int MostChecked = 20_000;
+
+    private readonly ConcurrentDictionary<(string Name, string Values), ImmutableArray<Assignment>?> known = new();
+
+    /// <summary>What a declaration sets once variables are put in; null where it is not valid then.</summary>
+    public ImmutableArray<Assignment>? Checked(string name, ImmutableArray<ComponentValue> values)
+    {
+        // A word for a whole value may come out of a variable.
+        if (values is [Token { Kind: TokenKind.Ident } word] && word.Text.ToLowerInvariant() is "initial" or "inherit" or "unset" or "revert" or "revert-layer") return [.. CssProperties.SetBy(name).Select(p => new Assignment(p, values))];
+        var key = (name, Serializer.Values(values));
+        if (known.TryGetValue(key, out var assignments)) return assignments;
+        if (known.Count > MostChecked) known.Clear();
+        return known[key] = PropertyGrammars.All.Check(name, values) is Verdict.Valid ? Shorthands.Expand(name, values) : null;
+    }
+
     /// <summary>Whether another comes to the same.</summary>
     public bool IsSame(StyleBasis other) => Media == other.Media && AreSame(Registered, other.Registered) && AreSame(Keyframes, other.Keyframes);
 
