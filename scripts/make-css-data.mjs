@@ -28,31 +28,6 @@ const names = [...new Set([...Object.keys(lexer.properties), ...inChromium])]
   .filter((name) => name && !name.startsWith("-"))
   .sort();
 
-// A property that sets several is a shorthand: Chromium lists what it sets.
-const file = path.join(
-  fs.mkdtempSync(path.join(os.tmpdir(), "css-data-")),
-  "longhands.html",
-);
-fs.writeFileSync(
-  file,
-  `<body><script>
-    const longhands = {};
-    const { style } = document.createElement('div');
-    for (const name of ${JSON.stringify(names)}) {
-      if (name === 'all') continue;
-      style.cssText = name + ': inherit';
-      const set = [...style].filter((n) => !n.startsWith('-'));
-      if (set.length > 1) longhands[name] = set;
-    }
-    document.body.textContent = JSON.stringify(longhands);
-  </script>`,
-);
-const longhands = JSON.parse(
-  /<body>([^<]*)/.exec(
-    chromium("--headless", "--no-sandbox", "--dump-dom", `file://${file}`),
-  )[1],
-);
-
 // What is initial is what a plain box has that nobody styles; what is inherited is what one within another takes over from it, for some value that is not initial.
 const words = Object.fromEntries(
   Object.entries(lexer.properties)
@@ -62,7 +37,10 @@ const words = Object.fromEntries(
       definitionSyntax.generate(syntax).match(/[a-zA-Z][a-zA-Z-]+/g) ?? [],
     ]),
 );
-const facts = path.join(path.dirname(file), "facts.html");
+const facts = path.join(
+  fs.mkdtempSync(path.join(os.tmpdir(), "css-data-")),
+  "facts.html",
+);
 fs.writeFileSync(
   facts,
   `<body><span id="outer" style="all: initial; color: rgb(1, 2, 3)"><span id="inner" style="all: unset"></span></span><script>
@@ -135,7 +113,6 @@ const made = {
   "css-tree": version,
   chromium: /[\d.]+/.exec(chromium("--version"))[0],
   names,
-  longhands,
 };
 fs.writeFileSync(target, JSON.stringify(made, null, 1) + "\n");
 

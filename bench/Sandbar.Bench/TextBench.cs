@@ -88,7 +88,7 @@ internal static class TextBench
         Timed(() => _ = after!.View);
         Timed(() => Core.Foundations.Uses.Of(after!.Stored.Site, "color", "beet"));
         Timed(() => Reach.Of(sample, after!.Stored.Site, CancellationToken.None));
-        Timed(() => SilencedSettings.Of(after!.Stored.Site, after.Sheet, CancellationToken.None));
+        Timed(() => SilencedSettings.Of(after!.Stored.Site, CancellationToken.None));
         Timed(() => ContrastPairs.Of(after!.Stored.Site, CancellationToken.None));
         Timed(() => new RenameThing(ColorKind.Kind, "beet", "Radish").Apply(after!.Stored.Site));
         Timed(() => StyleSheetText.Release(after!.Sheet, i => i.File));

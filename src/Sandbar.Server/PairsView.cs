@@ -8,12 +8,11 @@ using Sandbar.Css.Colors;
 namespace Sandbar.Server;
 
 /// <summary>The colours that meet on a site's pages, and what the last edit did to them.</summary>
-/// <param name="OverridesNotCounted">Whether an override sheet is on that these figures know nothing of.</param>
 /// <param name="Lowest">The text that reads worst among what must be readable; null where there is none.</param>
 /// <param name="Rows">One for each pair of colours and kind of use, the worst first.</param>
 /// <param name="Broken">The rows that fail since the last edit, by name.</param>
 /// <param name="Mended">The rows that failed before it and no longer do.</param>
-public sealed record PairsView(long Version, bool OverridesNotCounted, PairInUseView? Lowest, IReadOnlyList<PairRowView> Rows, IReadOnlyList<string> Broken, IReadOnlyList<string> Mended)
+public sealed record PairsView(long Version, PairInUseView? Lowest, IReadOnlyList<PairRowView> Rows, IReadOnlyList<string> Broken, IReadOnlyList<string> Mended)
 {
     public static PairsView Of(Site site, Site beforeLast, long version, CancellationToken cancel)
     {
@@ -22,7 +21,7 @@ public sealed record PairsView(long Version, bool OverridesNotCounted, PairInUse
         var rows = PairRowView.All(site, pairs);
         var earlier = ReferenceEquals(site, beforeLast) ? rows : PairRowView.All(beforeLast, ContrastPairs.Of(beforeLast, cancel));
         HashSet<string> fails = [.. rows.Where(r => !r.Passes).Select(r => r.Name)], failed = [.. earlier.Where(r => !r.Passes).Select(r => r.Name)];
-        return new(version, site.Overrides.Site.Trim().Length > 0, lowest is null ? null : PairInUseView.Of(site, lowest), rows, [.. fails.Except(failed)], [.. failed.Except(fails)]);
+        return new(version, lowest is null ? null : PairInUseView.Of(site, lowest), rows, [.. fails.Except(failed)], [.. failed.Except(fails)]);
     }
 }
 
@@ -54,10 +53,11 @@ public sealed record PairRowView(
 /// <param name="Key">What asks for its mends.</param>
 /// <param name="Where">Part, look, property and state, in words, and what is around it in a state.</param>
 /// <param name="Ratio">Cut off, not rounded up: 4.49 is no 4.5.</param>
+/// <param name="Lines">The lines of the overrides that decide one of the two colours, from 1.</param>
 /// <param name="Places">Where on the pages.</param>
 public sealed record PairInUseView(
     string Key, PairKind Kind, string Part, string Look, string Property, State State, string Where, string Scheme, string Foreground, string Ground, double Ratio, double Target, bool Passes,
-    IReadOnlyList<PairPlaceView> Places)
+    IReadOnlyList<int> Lines, IReadOnlyList<PairPlaceView> Places)
 {
     /// <summary>As many places as are told.</summary>
     private const int Told = 40;
@@ -68,7 +68,7 @@ public sealed record PairInUseView(
         return new(
             PairMends.Key(pair), pair.Kind, look.Part, look.Id, pair.Property, pair.State, PartCatalogue.CellName(look, new CellKey(pair.Property, pair.State, Interval.All)) + On(site, pair.Within),
             site.Palette.Schemes.Get(pair.Scheme).Name, ColorText.Hex(pair.Foreground), ColorText.Hex(pair.Ground), Cut(pair.Ratio), pair.Target, pair.Passes,
-            [.. pair.Places.Take(Told).Select(p => PairPlaceView.Of(site, p))]);
+            [.. new[] { pair.ForegroundFrom.Line, pair.GroundFrom.Line }.Where(line => line > 0).Distinct()], [.. pair.Places.Take(Told).Select(p => PairPlaceView.Of(site, p))]);
     }
 
     public static double Cut(double ratio) => Math.Floor(ratio * 100) / 100;

@@ -36,7 +36,7 @@ internal static class SiteEndpoints
         {
             if (await sites.FindAsync(slug, cancel) is not { } head) return Missing(slug);
             var css = head.Stored.Site.Overrides.Site;
-            return TypedResults.Ok(CssProblemView.Of(css, SilencedSettings.Of(head.Stored.Site, head.Sheet, cancel)));
+            return TypedResults.Ok(CssProblemView.Of(css, SilencedSettings.Of(head.Stored.Site, cancel)));
         }).WithName("getSilenced");
 
         api.MapGet("/sites/{slug}/reach", async Task<Results<Ok<Reach>, ProblemHttpResult>> (string slug, OpenSites sites, CancellationToken cancel) =>

@@ -151,7 +151,7 @@ public class HostileFileTests
         var sheet = StyleSheetRenderer.Render(site);
         _ = SiteView.Of(new(new(site, 0, []), sheet));
         _ = ContrastPairs.Of(site, CancellationToken.None);
-        _ = SilencedSettings.Of(site, sheet, CancellationToken.None);
+        _ = SilencedSettings.Of(site, CancellationToken.None);
         _ = Specimen.Write(site, new((p, _) => p.Slug, i => i.File, "", true));
         foreach (var file in SiteRelease.Files(site).Where(f => f.Text is not null))
         {

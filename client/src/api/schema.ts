@@ -1913,6 +1913,7 @@ export interface components {
             /** Format: double */
             target: number;
             passes: boolean;
+            lines: number[];
             places: components["schemas"]["PairPlaceView"][];
         };
         /** @enum {unknown} */
@@ -1970,7 +1971,6 @@ export interface components {
         PairsView: {
             /** Format: int64 */
             version: number;
-            overridesNotCounted: boolean;
             lowest: null | components["schemas"]["PairInUseView"];
             rows: components["schemas"]["PairRowView"][];
             broken: string[];

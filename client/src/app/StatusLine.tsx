@@ -18,7 +18,6 @@ export function StatusLine() {
           <strong className={pairs.lowest.passes ? 'pass' : 'fail'}>
             {pairs.lowest.ratio.toFixed(2)} : 1 {pairs.lowest.passes ? 'meets AA' : `needs ${pairs.lowest.target}`}
           </strong>
-          {pairs.overridesNotCounted && ' · overrides not counted'}
         </span>
       )}
       {type && (

@@ -8,8 +8,7 @@ using Sandbar.Css.Syntax;
 namespace Sandbar.Core.Rendering;
 
 /// <summary>One of the sheet's own rules.</summary>
-/// <param name="StyleRules">How many style rules there are in it, itself among them.</param>
-public readonly record struct WrittenRule(int Start, int End, int StyleRules);
+public readonly record struct WrittenRule(int Start, int End);
 
 /// <summary>What the designer wrote: as it is understood, as it reaches the pages, and what is to be said of it. Each is worked out once for as long as the text is the same.</summary>
 public sealed class OverrideText
@@ -44,11 +43,6 @@ public sealed class OverrideText
 
     public ReadOnlySpan<char> Text(WrittenRule rule) => Source.AsSpan(rule.Start, rule.End - rule.Start);
 
-    public string Text(SyntaxNode node) => Source[node.Start..node.End];
-
-    /// <summary>Reads some of the sheet's own rules once more, by where they start.</summary>
-    public IEnumerable<RuleNode> Read(IReadOnlySet<int> starts) => starts.Count == 0 ? [] : Parser.Of(Source).Rules().Where(rule => starts.Contains(rule.Start)).Take(starts.Count);
-
     // No more than this is kept of a sheet: the whole tree of a long one costs more than reading it again.
     private static Reading Staged(string source)
     {
@@ -59,7 +53,7 @@ public sealed class OverrideText
         foreach (var rule in parser.Rules())
         {
             writer.Add(rule);
-            rules.Add(new(rule.Start, rule.End, FlatRules.Count(rule)));
+            rules.Add(new(rule.Start, rule.End));
             problems.AddRange(ProblemsIn(rule, isNested: false).Take(MostProblems + 1 - problems.Count));
         }
         return new(writer.Finish(), writer.HasStates, rules.ToImmutable(), Told(Merged(parser.Errors, problems)));
@@ -112,7 +106,7 @@ public sealed class OverrideText
             yield break;
         }
         var isFrames = rule is AtRuleNode { Name: var name } && name.EndsWith("keyframes", StringComparison.OrdinalIgnoreCase);
-        if (rule is StyleRuleNode style && style.BlockStart - style.Start <= FlatRules.LongestSelector && !SelectorParser.TryParse(rule.Prelude, isNested, out _, out var error)) yield return error;
+        if (rule is StyleRuleNode && !SelectorParser.TryParse(rule.Prelude, isNested, out _, out var error)) yield return error;
         foreach (var item in rule.Items)
         {
             if (item is RuleNode inner)

@@ -9,8 +9,7 @@ using Sandbar.Core.Values;
 using Sandbar.Css.Cascade;
 using Sandbar.Css.Colors;
 using Sandbar.Css.Properties;
-using Sandbar.Css.Syntax;
-using Token = Sandbar.Css.Syntax.Token;
+using Declared = Sandbar.Css.Cascade.Declared;
 
 namespace Sandbar.Core.Reviewing;
 
@@ -46,47 +45,42 @@ internal sealed class ColorSources
     public ColorSource Of(ElementStyle style, Property property, Scheme scheme, Color color)
     {
         if (style.Deciding(property) is not { } deciding || styles.DecidedBy(deciding.By) is not { } by) return Plain(color);
-        var source = OfValues(deciding.By.Declared.Node.Value, deciding.At, scheme, color);
+        var source = Read(deciding.By.Declared, deciding.At, scheme, color);
         return source with { Cell = source.Cell is null && property.Name is "color" or "background-color" or "background-image" ? CellOf(by) : null, Line = source.Line > 0 ? source.Line : by.Line };
     }
 
     /// <summary>Whether a line has tones that come from the ground, so that it is told from whatever that is.</summary>
-    public bool IsFromGround(ElementStyle style, Property property) => style.Deciding(property) is { } deciding && Named(deciding.By.Declared.Node.Value) is { } name && tokens.TryGetValue(name, out var token)
+    public bool IsFromGround(ElementStyle style, Property property) => style.Deciding(property) is { } deciding && deciding.By.Declared.Reads is [var name, ..] && tokens.TryGetValue(name, out var token)
         && token.Kind == BorderKind.Kind && site.Edges.Borders.Get(token.Id).Second.Code() is Border.PressedIn or Border.Raised;
 
     private static ColorSource Plain(Color color) => new(ColorText.Hex(color), null, null, null);
 
+    private ColorSource Read(Declared declared, ElementStyle at, Scheme scheme, Color color, int depth = 0) => declared.Reads is [var name, ..] ? Named(name, at, scheme, color, depth) : Plain(color);
+
     /// <param name="depth">How many custom properties it has been followed through.</param>
-    private ColorSource OfValues(IEnumerable<ComponentValue> values, ElementStyle at, Scheme scheme, Color color, int depth = 0)
+    private ColorSource Named(string name, ElementStyle at, Scheme scheme, Color color, int depth)
     {
-        if (depth++ > MostFollowed || Named(values) is not { } name) return Plain(color);
+        if (depth > MostFollowed) return Plain(color);
+        var said = at.Deciding(name);
         // What the designer wrote over a custom property decides.
-        if (at.Deciding(name) is { } said && styles.DecidedBy(said.By) is { Generated: null } written) return OfValues(said.By.Declared.Node.Value, said.At, scheme, color, depth) is var own && own.Line > 0 ? own : own with { Line = written.Line };
-        if (!tokens.TryGetValue(name, out var token)) return at.Deciding(name) is { } other ? OfValues(other.By.Declared.Node.Value, other.At, scheme, color, depth) : Plain(color);
+        if (said is { } over && styles.DecidedBy(over.By) is { Generated: null } written)
+        {
+            var source = Read(over.By.Declared, over.At, scheme, color, depth + 1);
+            return source.Line > 0 ? source : source with { Line = written.Line };
+        }
+        if (!tokens.TryGetValue(name, out var token)) return said is { } other ? Read(other.By.Declared, other.At, scheme, color, depth + 1) : Plain(color);
         switch (token.Kind)
         {
             case RoleKind.Kind:
                 var resolved = SchemeColors.Resolve(site.Palette, scheme, token.Id, token.Step);
-                return new(resolved.Source is { } source ? StepText.With(source.Name, resolved.Step) : ColorText.Hex(color), resolved.Source?.Id, new(scheme.Id, token.Id, token.Step), null);
+                return new(resolved.Source is { } named ? StepText.With(named.Name, resolved.Step) : ColorText.Hex(color), resolved.Source?.Id, new(scheme.Id, token.Id, token.Step), null);
             case ColorKind.Kind:
                 return new(StepText.With(site.Palette.Colors.Get(token.Id).Name, token.Step), token.Id, null, null);
             case GradientKind.Kind:
                 return new(site.Fills.Gradients.Get(token.Id).Name, null, null, null);
             default:
-                return site.Edges.Borders.Get(token.Id).Color is ReferenceValue line && Kinds.Of(line).Token(site, line) is var inner && inner != name ? OfValues([new FunctionValue("var", [new Token(TokenKind.Ident, 0, 0, inner)], 0, 0)], at, scheme, color, depth) : Plain(color);
+                return site.Edges.Borders.Get(token.Id).Color is ReferenceValue line ? Named(Kinds.Of(line).Token(site, line), at, scheme, color, depth + 1) : Plain(color);
         }
-    }
-
-    /// <summary>The first custom property that values read.</summary>
-    private static string? Named(IEnumerable<ComponentValue> values)
-    {
-        foreach (var value in values)
-        {
-            var inner = value switch { FunctionValue function => function.Values, BlockValue block => block.Values, _ => [] };
-            if (value is FunctionValue { Name: "var" } && inner.WithoutSpace() is [Token { Kind: TokenKind.Ident } name, ..]) return name.Text;
-            if (Named(inner) is { } found) return found;
-        }
-        return null;
     }
 
     private CellPlace? CellOf(Decided by) => by.Generated switch

@@ -24,9 +24,6 @@ public static class ContrastPairs
     /// <exception cref="OperationCanceledException">Nobody waits for them any more; asked before each page.</exception>
     public static ImmutableArray<ContrastPair> Of(Site site, CancellationToken cancel) => Look(site, cancel).Pairs;
 
-    /// <summary>Whether the overrides are counted: not where their selectors ask so much that no one would wait for the answer.</summary>
-    public static bool AreOverridesCounted(Site site) => SiteStyles.Of(site).IsWhole;
-
     /// <summary>What each block with a ground of its own looks like at Rest at the narrowest width, outer before inner, for visitors who prefer light and for those who prefer dark.</summary>
     /// <exception cref="OperationCanceledException">Nobody waits for them any more; asked before each page.</exception>
     internal static IEnumerable<Face> Faces(Site site, CancellationToken cancel) => Look(site, cancel).Faces;
@@ -36,13 +33,11 @@ public static class ContrastPairs
     private static Found Look(Site site, CancellationToken cancel)
     {
         var styles = SiteStyles.Of(site);
-        lock (styles.Gate)
-        {
-            if (Known.TryGetValue(styles, out var known)) return known;
-            var found = Look(styles, cancel);
-            Known.AddOrUpdate(styles, found);
-            return found;
-        }
+        using var held = SiteStyles.Hold(styles);
+        if (Known.TryGetValue(styles, out var known)) return known;
+        var found = Look(styles, cancel);
+        Known.AddOrUpdate(styles, found);
+        return found;
     }
 
     /// <summary>Goes through every page in every window.</summary>
@@ -55,13 +50,16 @@ public static class ContrastPairs
         var faces = new List<Face>();
         foreach (var window in WindowsOf(styles))
         {
-            var walk = new PairWalk(site, new(styles, styles.In(window), sources), styles.Places, meetings);
+            var (pairs, colors) = shapes.Known(window, site);
+            var seen = new SeenColors(styles, styles.In(window), sources, colors);
+            var walk = new PairWalk(site, seen, styles.Places, meetings, pairs);
             foreach (var page in site.Pages)
             {
                 cancel.ThrowIfCancellationRequested();
                 var at = new Visit(page.Id, (int)window.Width, window.IsDark);
                 foreach (var block in shapes.On(styles[page], site, page)) walk.Visit(block, "", PairWalk.Start, at, window.Width == 0 ? faces : null);
             }
+            shapes.Remember(window, site, walk, seen);
         }
         return new([.. meetings.Pairs().OrderBy(p => p.Passes).ThenBy(p => p.Target == 0).ThenBy(p => p.Ratio / Math.Max(p.Target, 1))], [.. faces]);
     }

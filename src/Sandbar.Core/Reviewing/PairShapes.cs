@@ -9,6 +9,7 @@ using Sandbar.Core.Rendering;
 using Sandbar.Core.Styling;
 using Sandbar.Core.Values;
 using Sandbar.Css.Cascade;
+using Sandbar.Css.Conditions;
 using Sandbar.Css.Documents;
 using Sandbar.Css.Selectors;
 using Sandbar.Css.Syntax;
@@ -45,6 +46,9 @@ internal sealed class PairShape
     /// <summary>The elements whose states it takes.</summary>
     public required ImmutableArray<int> Stateful { get; init; }
 
+    /// <summary>Links in its texts, which wear a look of their own.</summary>
+    public required ImmutableArray<int> Links { get; init; }
+
     /// <summary>Elements inside and their states, as selectors that look into the block see them, by state.</summary>
     private readonly ConcurrentDictionary<State, InnerStates> inside = new();
 
@@ -52,7 +56,7 @@ internal sealed class PairShape
     public (ElementStates[] Of, InnerStates? Inside) In(State state)
     {
         var of = new ElementStates[Elements.Length];
-        var own = OfState(state);
+        var own = Scenes.Of(state);
         // The pointer and the focus are within whatever is around the element, up to the block.
         var around = own & (ElementStates.Hover | ElementStates.FocusWithin | ElementStates.Active);
         foreach (var at in Stateful)
@@ -63,19 +67,6 @@ internal sealed class PairShape
         if (own == ElementStates.None || Stateful.Contains(Own)) return (of, null);
         return (of, inside.GetOrAdd(state, _ => new(Enumerable.Range(Own + 1, Elements.Length - Own - 1).Where(i => of[i] != ElementStates.None).ToDictionary(i => Elements[i].Element, i => of[i]))));
     }
-
-    public static ElementStates OfState(State state) => state switch
-    {
-        State.Hover => ElementStates.Hover,
-        State.Focus => ElementStates.Focus | ElementStates.FocusVisible | ElementStates.FocusWithin,
-        State.Pressed => ElementStates.Active,
-        State.Off => ElementStates.Off,
-        State.Current => ElementStates.Current,
-        _ => ElementStates.None,
-    };
-
-    /// <summary>Links in its texts, which wear a look of their own.</summary>
-    public required ImmutableArray<int> Links { get; init; }
 }
 
 /// <summary>A block on a page, and those inside.</summary>
@@ -87,6 +78,7 @@ internal sealed class PairShapes
     private static readonly ConditionalWeakTable<Places, PairShapes> Kept = [];
 
     private readonly Dictionary<string, PairShape> known = new(StringComparer.Ordinal);
+    private readonly Dictionary<MediaEnvironment, Remembered> windows = [];
     private readonly ConditionalWeakTable<StyledPage, KeptBlocks> pages = [];
 
     /// <summary>Those told apart by what these places tell apart.</summary>
@@ -101,6 +93,18 @@ internal sealed class PairShapes
         pages.AddOrUpdate(styled, new(blocks, shaped));
         return shaped;
     }
+
+    /// <summary>What was found in a window, for a site that has the same palette and lines: all else shows in the styles.</summary>
+    public (IReadOnlyDictionary<(Arounds, PairShape), BlockPairs> Pairs, IReadOnlyDictionary<ElementStyle, Seen> Seen) Known(MediaEnvironment window, Site site) =>
+        windows.TryGetValue(window, out var found) && ReferenceEquals(found.Site.Palette, site.Palette) && ReferenceEquals(found.Site.Edges, site.Edges) && LinkOf(found.Site) == LinkOf(site)
+            ? (found.Pairs, found.Seen) : (ImmutableDictionary<(Arounds, PairShape), BlockPairs>.Empty, ImmutableDictionary<ElementStyle, Seen>.Empty);
+
+    public void Remember(MediaEnvironment window, Site site, PairWalk walk, SeenColors seen) => windows[window] = new(site, walk.Known, seen.Known);
+
+    /// <summary>Id of the look that links in texts wear; null where there is none.</summary>
+    public static string? LinkOf(Site site) => site.Looks.FirstOrDefault(l => l.Part == "link")?.Id;
+
+    private sealed record Remembered(Site Site, IReadOnlyDictionary<(Arounds, PairShape), BlockPairs> Pairs, IReadOnlyDictionary<ElementStyle, Seen> Seen);
 
     private sealed record KeptBlocks(ImmutableArray<Block> Blocks, ImmutableArray<ShapedBlock> Shaped);
 

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Core.Styling;
 using Sandbar.Css.Cascade;
 using Sandbar.Css.Colors;
 using Sandbar.Css.Properties;
@@ -21,8 +22,16 @@ internal sealed class Arounds(ImmutableArray<Around> all)
     public ImmutableArray<Around> All => all;
 }
 
+/// <summary>What a block comes to.</summary>
+/// <param name="Met">The pairs, with what to look at for what decides the two colours.</param>
+/// <param name="Inside">What the blocks inside find around them.</param>
+/// <param name="Ground">Its own ground where that differs from what lies behind it, with the scheme.</param>
+/// <param name="Asked">The styles it was read off: while they are the same, so is it.</param>
+internal sealed record BlockPairs(ImmutableArray<(Met Met, Tone Foreground, Tone Ground)> Met, Arounds Inside, (Color Color, string Scheme)? Ground, ImmutableArray<(Place Place, string Piece, ElementStyle Style)> Asked);
+
 /// <summary>Goes through pages in one window. What blocks of one shape come to in one surrounding is found once.</summary>
-internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetings meetings)
+/// <param name="before">What was found before a change, in the same window.</param>
+internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetings meetings, IReadOnlyDictionary<(Arounds, PairShape), BlockPairs> before)
 {
     private const double TextTarget = Contrast.Text, LargeTarget = 3, LineTarget = 3, LargeSize = 24, LargeBoldSize = 18.66;
     private const int Bold = 700;
@@ -42,30 +51,36 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
         OutlineColor, OutlineStyle, OutlineWidth, .. Borders.SelectMany(b => new[] { b.Color, b.Style, b.Width }),
     ];
 
-    private readonly Dictionary<(Arounds, PairShape), Result> known = [];
-    private readonly Look? link = site.Looks.FirstOrDefault(l => l.Part == "link");
+    private readonly Dictionary<(Arounds, PairShape), BlockPairs> known = [];
+    private readonly Dictionary<BlockPairs, ImmutableArray<Meeting>> met = new(ReferenceEqualityComparer.Instance);
+    private readonly List<(Place, string, ElementStyle)> asked = [];
+    private readonly Look? link = PairShapes.LinkOf(site) is { } id ? site.Looks.Get(id) : null;
 
     /// <summary>What a page finds around it: nothing.</summary>
     public static Arounds Start { get; } = new([new(null, null, true)]);
 
-    /// <summary>What a block comes to.</summary>
-    /// <param name="Inside">What the blocks inside find around them.</param>
-    /// <param name="Ground">Its own ground where that differs from what lies behind it, with the scheme.</param>
-    private sealed record Result(ImmutableArray<Meeting> Met, Arounds Inside, (Color Color, string Scheme)? Ground);
+    /// <summary>All that was found.</summary>
+    public IReadOnlyDictionary<(Arounds, PairShape), BlockPairs> Known => known;
 
     /// <param name="outer">Id of the block it stands in.</param>
     /// <param name="faces">Takes down what blocks look like; null where that is not asked.</param>
     public void Visit(ShapedBlock block, string outer, Arounds arounds, Visit at, List<Face>? faces)
     {
-        if (!known.TryGetValue((arounds, block.Shape), out var result)) known[(arounds, block.Shape)] = result = Look(block.Shape, arounds);
-        foreach (var meeting in result.Met) meeting.Add(block, at);
+        if (!known.TryGetValue((arounds, block.Shape), out var result))
+        {
+            if (!before.TryGetValue((arounds, block.Shape), out result) || result.Asked.Any(a => (a.Piece.Length == 0 ? seen.Window.Of(a.Place) : seen.Window.Of(a.Place, a.Piece)) != a.Style)) result = Look(block.Shape, arounds);
+            known[(arounds, block.Shape)] = result;
+            met[result] = [.. result.Met.Select(m => meetings.Of(m.Met, seen, m.Foreground, m.Ground)).Distinct()];
+        }
+        foreach (var meeting in met[result]) meeting.Add(block, at);
         if (faces is not null && result.Ground is { } ground) faces.Add(new(outer, block.Shape.Part.Id, block.Shape.Look, ground.Scheme, ground.Color, new(at.Page, block.Id, at.Width, at.Dark)));
         foreach (var inner in block.Inner) Visit(inner, block.Id, result.Inside, at, faces);
     }
 
-    private Result Look(PairShape shape, Arounds arounds)
+    private BlockPairs Look(PairShape shape, Arounds arounds)
     {
-        var met = new List<Meeting>();
+        asked.Clear();
+        var met = new List<(Met, Tone, Tone)>();
         var inside = ImmutableArray.CreateBuilder<Around>();
         (Color, string)? ground = null;
         foreach (var around in arounds.All)
@@ -78,7 +93,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
                 // The pointer is over an element where it is over what stands in it.
                 if (state == State.Hover && !around.IsPointedAt) continue;
                 var at = state == State.Rest ? rest : PlacesIn(shape, around, state);
-                if (state != State.Rest && !Shows(rest, at)) continue;
+                if (!Shows(rest, at) && state != State.Rest) continue;
                 TakeDown(new(shape, at, state, around, around.Within), met);
                 var own = seen.Of(at[shape.Own]);
                 if (state == State.Rest && arounds.All[0] == around && own.Ground[0].Color != own.Behind[0].Color) ground = (own.Ground[0].Color, own.Scheme.Id);
@@ -88,7 +103,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
                 inside.Add(new(at[shape.Own], state == State.Rest ? around.Within : new(shape.Look, state), around.IsPointedAt));
             }
         }
-        return new([.. met.Distinct()], new(inside.ToImmutable()), ground);
+        return new([.. met], new(inside.ToImmutable()), ground, [.. asked.Distinct()]);
     }
 
     /// <summary>A block in one of its states.</summary>
@@ -106,11 +121,18 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
         return found;
     }
 
+    private ElementStyle Asked(Place place, string piece = "")
+    {
+        var style = piece.Length == 0 ? seen.Window.Of(place) : seen.Window.Of(place, piece);
+        asked.Add((place, piece, style));
+        return style;
+    }
+
     private bool Shows(Place[] rest, Place[] at)
     {
         for (var i = 0; i < at.Length; i++)
         {
-            var (one, other) = (seen.Window.Of(rest[i]), seen.Window.Of(at[i]));
+            var (one, other) = (Asked(rest[i]), Asked(at[i]));
             if (one != other && one.Cascade != other.Cascade && Showing.Any(p => one.Text(p) != other.Text(p))) return true;
         }
         return false;
@@ -119,7 +141,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
     private static bool LookAlike(Seen one, Seen other) => one.Ground.Select(g => g.Color).SequenceEqual(other.Ground.Select(g => g.Color)) && one.Opacity == other.Opacity
         && new[] { Color, FontSize, FontWeight }.All(p => one.Style.Text(p) == other.Style.Text(p));
 
-    private void TakeDown(Scene scene, List<Meeting> met)
+    private void TakeDown(Scene scene, List<(Met, Tone, Tone)> met)
     {
         foreach (var target in scene.Shape.Targets)
         {
@@ -130,14 +152,14 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
                     if (StateOf(scene, place) is { } state) Text(scene, scene.Shape.Look, target.Property.Id, state, place, met);
                     break;
                 case PairKind.Line when target.Piece.Length > 0:
-                    var piece = seen.Window.Of(place, target.Piece);
+                    var piece = Asked(place, target.Piece);
                     var on = seen.Of(place);
                     if (seen.Of(piece, Color, on.Scheme) is { } mark) Add(scene, scene.Shape.Look, target.Property.Id, scene.State, PairKind.Line, 0, mark, on, on.Ground, met);
                     break;
                 case PairKind.Line:
                     if (StateOf(scene, place) is not { } ofLine) break;
                     var set = CssProperties.SetBy(target.Property.CssName);
-                    foreach (var (color, style, width) in Borders.Where(b => set.Any(p => LogicalSides.Physical(p, seen.Window.Of(place).Flow) == b.Color)))
+                    foreach (var (color, style, width) in Borders.Where(b => set.Any(p => LogicalSides.Physical(p, Asked(place).Flow) == b.Color)))
                         Line(scene with { State = ofLine }, target, place, color, style, width, scene.Shape.Part.NeedsBoundary ? LineTarget : 0, met);
                     break;
                 default:
@@ -152,7 +174,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
             foreach (var state in PartCatalogue.Get(link.Part).States)
             {
                 if (state == State.Hover && !scene.Around.IsPointedAt) continue;
-                var place = state == State.Rest ? rest : places.Of(scene.Shape.Page, rest.Element, scene.Shape.Elements[at].Kind, rest.Parent, PairShape.OfState(state));
+                var place = state == State.Rest ? rest : places.Of(scene.Shape.Page, rest.Element, scene.Shape.Elements[at].Kind, rest.Parent, Scenes.Of(state));
                 if (state != State.Rest && !Shows([rest], [place])) continue;
                 var inLink = scene with { State = state, Within = scene.State == State.Rest ? scene.Within : new(scene.Shape.Look, scene.State) };
                 Text(inLink, link.Id, "text-color", state, place, met);
@@ -172,7 +194,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
         return scene.State == State.Rest && states.Contains(State.Current) && place.Element.Has("aria-current") ? State.Current : scene.State;
     }
 
-    private void Text(Scene scene, string look, string property, State state, Place place, List<Meeting> met)
+    private void Text(Scene scene, string look, string property, State state, Place place, List<(Met, Tone, Tone)> met)
     {
         var on = seen.Of(place);
         if (!on.IsShown || (on.Style.Text(Visibility) != "visible" && !ComesToBeSeen(scene, place))) return;
@@ -185,7 +207,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
     /// <summary>Whether what is hidden is seen once the visitor is at what is around it.</summary>
     private bool ComesToBeSeen(Scene scene, Place place)
     {
-        return seen.Window.Of(Stirred(place)).Text(Visibility) == "visible";
+        return Asked(Stirred(place)).Text(Visibility) == "visible";
 
         Place Stirred(Place at) => at == scene.Around.Place || at.Parent is null ? at : places.Of(at.Page, at.Element, KindOf(at), Stirred(at.Parent), ElementStates.All);
         int KindOf(Place at) => scene.Shape.Elements[Array.FindIndex(scene.Places, p => p == at || p.Element == at.Element)].Kind;
@@ -194,14 +216,14 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
     private static bool IsLarge(ElementStyle style) =>
         style.FontSizePx >= LargeSize || (style.FontSizePx >= LargeBoldSize && double.TryParse(style.Text(FontWeight), CultureInfo.InvariantCulture, out var weight) && weight >= Bold);
 
-    private void Line(Scene scene, ShapeTarget target, Place place, Property color, Property style, Property width, double asked, List<Meeting> met)
+    private void Line(Scene scene, ShapeTarget target, Place place, Property color, Property style, Property width, double asked, List<(Met, Tone, Tone)> met)
     {
         var on = seen.Of(place);
         if (!on.IsShown || on.Style.Text(style) is "none" or "hidden" or "auto" || on.Style.Text(width) == "0px" || seen.IsFromGround(on.Style, color)) return;
         if (seen.Of(on.Style, color, on.Scheme) is { } tone) Add(scene, scene.Shape.Links.Contains(target.At) ? link!.Id : scene.Shape.Look, target.Property.Id, scene.State, target.Kind, scene.State == State.Off ? 0 : asked, tone, on, on.Behind, met);
     }
 
-    private void Add(Scene scene, string look, string property, State state, PairKind kind, double target, Tone color, Seen on, ImmutableArray<Tone> ground, List<Meeting> met)
+    private static void Add(Scene scene, string look, string property, State state, PairKind kind, double target, Tone color, Seen on, ImmutableArray<Tone> ground, List<(Met, Tone, Tone)> met)
     {
         (Color Color, Color Ground, Tone From)? worst = null;
         var most = 1;
@@ -220,7 +242,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
             if (worst is null || Contrast.Ratio(text, behind) < Contrast.Ratio(worst.Value.Color, worst.Value.Ground)) worst = (text, behind, lies);
         }
         var found = worst!.Value;
-        met.Add(meetings.Of(new(kind, look, property, state, scene.Within, on.Scheme.Id, found.Color, found.Ground, target), seen, color, found.From));
+        met.Add((new(kind, look, property, state, scene.Within, on.Scheme.Id, found.Color, found.Ground, target), color, found.From));
     }
 
     private static Color Faded(Color color, Color behind, double opacity) => Compositing.Over(Gamut.ToSrgb(color) with { Alpha = color.Alpha * opacity }, behind);

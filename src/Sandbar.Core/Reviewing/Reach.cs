@@ -1,42 +1,37 @@
 using System.Collections.Immutable;
-using AngleSharp.Dom;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Rendering;
-using Sandbar.Css.Selectors;
+using Sandbar.Core.Styling;
+using Sandbar.Css.Cascade;
+using Sandbar.Css.Documents;
+using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Reviewing;
 
 /// <summary>How far a change reaches: on how many pages, and how many of their elements get other declarations or other content. What they inherit is not counted.</summary>
-/// <param name="IsWhole">Whether all of it was looked up; else it reaches at least so far.</param>
+/// <param name="IsWhole">Whether all rules were looked up; else it reaches at least so far.</param>
 public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
 {
     /// <summary>How far the change from one site to another reaches, on the pages of the later one.</summary>
-    /// <param name="cancel">Looked at between pages and selectors.</param>
+    /// <param name="cancel">Looked at between pages.</param>
     public static Reach Of(Site before, Site after, CancellationToken cancel)
     {
-        var (earlier, later) = (StyleSheetRenderer.Render(before), StyleSheetRenderer.Render(after));
-        var changed = new Changed();
-        changed.Compare(earlier, later);
-        changed.Follow(later);
         var blocks = ChangedBlocks(before, after);
-        if (changed.Selectors.Count == 0 && blocks.Count == 0) return new(0, 0, changed.IsWhole);
+        var (earlier, later) = (SiteStyles.Of(before), SiteStyles.Of(after));
+        using var held = SiteStyles.Hold(earlier, later);
+        if (blocks.Count == 0 && earlier.Sheets.SequenceEqual(later.Sheets)) return new(0, 0, later.LeftOut < 0);
+        var declarations = new Declarations(earlier, later);
         int pages = 0, elements = 0;
-        var isWhole = changed.IsWhole;
         foreach (var page in after.Pages)
         {
-            using var document = PageDocument.Of(after, page);
-            var reached = document.Find("[data-block]").Where(e => blocks.Contains(e.GetAttribute("data-block")!)).ToHashSet();
-            foreach (var (selector, through) in changed.Selectors)
-            {
-                cancel.ThrowIfCancellationRequested();
-                reached.UnionWith(document.Find(selector).Where(e => changed.Comes(document, e, through)));
-            }
-            isWhole &= !document.IsSpent;
-            if (reached.Count > 0) pages++;
-            elements += reached.Count;
+            cancel.ThrowIfCancellationRequested();
+            var styled = declarations.On(page);
+            var reached = styled.Document.All.Count(e => (e["data-block"] is { } block && blocks.Contains(block)) || declarations.Differ(styled, e));
+            if (reached > 0) pages++;
+            elements += reached;
         }
-        return new(pages, elements, isWhole);
+        return new(pages, elements, later.LeftOut < 0);
     }
 
     /// <summary>Ids of the blocks that hold something else, wear another look or scheme, or show a menu or posts that changed.</summary>
@@ -97,120 +92,53 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
     private static bool ShowsOne(Block block, HashSet<string> menus) =>
         menus.Count > 0 && PartCatalogue.Find(block.Part) is { } part && part.Slots.Any(s => s.Kind == SlotKind.Menu && menus.Contains(block.Content.GetValueOrDefault(s.Id, "")));
 
-    /// <summary>A custom property that changed where a rule says it.</summary>
-    /// <param name="Scope">The elements that rule is for; null for the whole page.</param>
-    /// <param name="From">What that rule reads it from, where that holds only somewhere.</param>
-    private sealed record Through(string Name, string? Scope, Through? From);
-
-    /// <summary>What changed in a sheet: selectors, and the custom properties through which more is reached.</summary>
-    private sealed class Changed
+    /// <summary>Tells how elements are declared before and after.</summary>
+    private sealed class Declarations
     {
-        private readonly HashSet<Through> properties = [];
+        private readonly List<(PlaceStyles Before, PlaceStyles After)> windows = [];
+        private readonly Dictionary<Place, bool> known = [];
+        private readonly Func<Page, StyledPage> find;
 
-        // By the name of a custom property the elements that say it themselves.
-        private readonly Dictionary<string, HashSet<string>> scopes = new(StringComparer.Ordinal);
-
-        /// <summary>Selectors of elements with other declarations, and what these come from; null where they changed themselves.</summary>
-        public HashSet<(NestedSelector Selector, Through? Through)> Selectors { get; } = [];
-
-        /// <summary>Whether all that changed was looked at.</summary>
-        public bool IsWhole { get; private set; } = true;
-
-        /// <summary>Whether what changed comes as far as an element: what it inherits is what the nearest around it says.</summary>
-        public bool Comes(PageDocument document, IElement element, Through? through)
+        public Declarations(SiteStyles before, SiteStyles after)
         {
-            if (through is null) return true;
-            if (through.Scope is null) return Comes(document, element, through.From);
-            var said = scopes[through.Name];
-            for (var e = element; e is not null; e = e.ParentElement)
-            {
-                if (said.Any(s => document.Finds(s, e))) return document.Finds(through.Scope, e) && Comes(document, e, through.From);
-            }
-            return false;
+            var sheets = before.Sheets.Concat(after.Sheets).Distinct().ToList();
+            // Where the two ask other things of elements, the pages are looked at by what both ask.
+            var areSame = ReferenceEquals(before.Places, after.Places);
+            var places = areSame ? after.Places : Places.Of(sheets);
+            find = areSame ? page => after[page] : page => after.With(page, places);
+            foreach (var window in Windows.Of(sheets, _ => true, isDarkAsked: false))
+                windows.Add(areSame ? (before.In(window), after.In(window)) : (new(RuleSet.Of(before.Sheets, window), SiteStyles.MostSteps), new(RuleSet.Of(after.Sheets, window), SiteStyles.MostSteps)));
         }
 
-        public void Compare(StyleSheet earlier, StyleSheet later)
+        /// <summary>A page as both ask about it.</summary>
+        public StyledPage On(Page page) => find(page);
+
+        public bool Differ(StyledPage page, Element element)
         {
-            foreach (var rule in earlier.Rules.Concat(later.Rules))
-            {
-                if (ScopeOf(rule) is not { } scope) continue;
-                foreach (var declaration in rule.Declarations.Where(d => IsProperty(d.Name)))
-                {
-                    if (!scopes.TryGetValue(declaration.Name, out var said)) scopes[declaration.Name] = said = new(StringComparer.Ordinal);
-                    said.Add(scope);
-                }
-            }
-            var known = earlier.Rules.ToDictionary(r => r.Key, StringComparer.Ordinal);
-            foreach (var rule in later.Rules)
-            {
-                if (known.Remove(rule.Key, out var was) && ReferenceEquals(was, rule)) continue;
-                Note(rule, was is null ? rule.Declarations : [.. rule.Declarations.Except(was.Declarations).Concat(was.Declarations.Except(rule.Declarations))]);
-            }
-            foreach (var gone in known.Values) Note(gone, gone.Declarations);
-            if (earlier.Overrides == later.Overrides) return;
-            var (a, b) = (OverrideText.Of(earlier.Overrides), OverrideText.Of(later.Overrides));
-            var (fewer, more) = (Written(a, Texts(b)), Written(b, Texts(a)));
-            foreach (var rule in fewer.Except(more).Concat(more.Except(fewer))) Selectors.Add((rule.Elements, null));
+            var place = page.PlaceOf(element);
+            if (!known.TryGetValue(place, out var differs)) known[place] = differs = Scenes.Of(page, element).Any(at => windows.Any(w => Differ(w.Before, w.After, at)));
+            return differs;
         }
 
-        /// <summary>Follows what changed through <c>var()</c> to whatever reads it.</summary>
-        public void Follow(StyleSheet sheet)
+        private static bool Differ(PlaceStyles before, PlaceStyles after, Place place)
         {
-            if (properties.Count == 0) return;
-            var overrides = OverrideText.Of(sheet.Overrides);
-            var written = LookedUp.Of(overrides, r => overrides.Text(r).Contains("var(", StringComparison.OrdinalIgnoreCase));
-            IsWhole &= written.IsWhole;
-            var readers = sheet.Rules.SelectMany(r => r.Declarations.Select(d => (Elements: Elements(r), Scope: ScopeOf(r), d.Name, d.Value)))
-                .Concat(written.Rules.SelectMany(r => r.Declarations.Select(d => (r.Elements, Scope: (string?)null, d.Name, Value: overrides.Text(d)))))
-                .Where(d => d.Value.Contains("var(", StringComparison.OrdinalIgnoreCase)).Distinct().ToList();
-            var next = new Queue<Through>(properties);
-            while (next.TryDequeue(out var property))
-            {
-                var from = property.Scope is null ? property.From : property;
-                foreach (var reader in readers.Where(r => Reads(r.Value, property.Name)))
-                {
-                    if (!IsProperty(reader.Name)) Selectors.Add((reader.Elements, from));
-                    else if (new Through(reader.Name, reader.Scope, from) is var read && properties.Add(read)) next.Enqueue(read);
-                }
-            }
+            if (Differ(before.Of(place), after.Of(place))) return true;
+            // What is selected is painted by the browser, wherever that is.
+            return before.Rules.Pieces.Union(after.Rules.Pieces).Where(p => p != "selection").Any(piece =>
+                (before.Rules.MayReach(place.Element, piece) || after.Rules.MayReach(place.Element, piece)) && Differ(before.Of(place, piece), after.Of(place, piece)));
         }
 
-        private void Note(Rule rule, ImmutableArray<Declaration> declarations)
+        private static bool Differ(ElementStyle before, ElementStyle after)
         {
-            foreach (var declaration in declarations)
-            {
-                // What keyframes read is read by no rule.
-                if (!IsProperty(declaration.Name) || declaration.Name == Entrances.DistanceProperty) Selectors.Add((Elements(rule), null));
-                else properties.Add(new(declaration.Name, ScopeOf(rule), null));
-            }
+            if (ReferenceEquals(before, after)) return false;
+            if (before.Cascade != after.Cascade && !Said(before).SetEquals(Said(after))) return true;
+            return after.Cascade.Declarations.Any(c => !c.Declared.IsCustom && c.Declared.Reads.Any(name => !IsSame(before.Custom(name), after.Custom(name))));
         }
 
-        private static bool IsProperty(string name) => name.StartsWith("--", StringComparison.Ordinal);
+        /// <summary>What is declared of it, custom properties aside: what reads them decides. What keyframes read is read by no rule.</summary>
+        private static HashSet<string> Said(ElementStyle style) => style.Cascade.Declarations.Where(c => !c.Declared.IsCustom || c.Declared.Name == Entrances.DistanceProperty)
+            .Select(c => $"{c.Declared.Name}:{Serializer.Values(c.Declared.Node.Value)}{(c.Declared.IsImportant ? "!" : "")} {c.Layer}").ToHashSet(StringComparer.Ordinal);
 
-        private static string? ScopeOf(Rule rule) => rule.Elements == ":root" ? null : rule.Elements;
-
-        private static NestedSelector Elements(Rule rule) => new([rule.Elements], null);
-
-        /// <summary>The rules of a sheet as written, to tell those of another that are the same.</summary>
-        private static HashSet<string>.AlternateLookup<ReadOnlySpan<char>> Texts(OverrideText sheet) =>
-            sheet.Rules.Select(r => sheet.Text(r).ToString()).ToHashSet(StringComparer.Ordinal).GetAlternateLookup<ReadOnlySpan<char>>();
-
-        /// <summary>What the rules say that are not in another sheet.</summary>
-        private List<(NestedSelector Elements, NestedSelector Selector, NestedSelector? Always, string Text)> Written(OverrideText sheet, HashSet<string>.AlternateLookup<ReadOnlySpan<char>> others)
-        {
-            var rules = LookedUp.Of(sheet, r => !others.Contains(sheet.Text(r)));
-            IsWhole &= rules.IsWhole;
-            return [.. rules.Rules.Where(r => r.Declarations.Count > 0).Select(r => (r.Elements, r.Selector, r.Always, string.Join(';', r.Declarations.Select(sheet.Text))))];
-        }
-
-        private static bool Reads(string value, string name)
-        {
-            for (var at = value.IndexOf(name, StringComparison.Ordinal); at >= 0; at = value.IndexOf(name, at + 1, StringComparison.Ordinal))
-            {
-                var end = at + name.Length;
-                if (end == value.Length || !(char.IsAsciiLetterOrDigit(value[end]) || value[end] is '-' or '_')) return true;
-            }
-            return false;
-        }
+        private static bool IsSame(ImmutableArray<ComponentValue>? one, ImmutableArray<ComponentValue>? other) => one is { } a && other is { } b ? a == b || Serializer.Values(a) == Serializer.Values(b) : one is null == other is null;
     }
 }

@@ -35,7 +35,8 @@ internal sealed record Seen(ElementStyle Style, ImmutableArray<Tone> Ground, See
 }
 
 /// <summary>The colours of places in a window. Each is found once.</summary>
-internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSources sources)
+/// <param name="before">What was seen before a change of the site that touched no colour of the palette.</param>
+internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSources sources, IReadOnlyDictionary<ElementStyle, Seen> before)
 {
     /// <summary>Places along each stretch of a gradient at which it is looked at.</summary>
     private const int GradientSamples = 8;
@@ -52,10 +53,14 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
 
     public PlaceStyles Window => window;
 
+    /// <summary>All that was seen.</summary>
+    public IReadOnlyDictionary<ElementStyle, Seen> Known => known;
+
     public Seen Of(Place place)
     {
         var style = window.Of(place);
         if (known.TryGetValue(style, out var seen)) return seen;
+        if (before.TryGetValue(style, out seen)) return known[style] = seen;
         var around = place.Parent is null ? null : Of(place.Parent);
         var scheme = place.Element["data-scheme"] is { } carried ? Effective(carried) : around?.Scheme ?? Effective("");
         var opacity = double.TryParse(style.Text(Opacity), CultureInfo.InvariantCulture, out var number) ? Math.Clamp(number, 0, 1) : 1;

@@ -3,9 +3,11 @@ using System.Globalization;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Rendering;
+using Sandbar.Core.Styling;
 using Sandbar.Css;
-using Sandbar.Css.Selectors;
+using Sandbar.Css.Cascade;
 using Sandbar.Css.Syntax;
+using Origin = Sandbar.Core.Rendering.Origin;
 
 namespace Sandbar.Core.Reviewing;
 
@@ -16,57 +18,60 @@ namespace Sandbar.Core.Reviewing;
 public static class SilencedSettings
 {
     /// <summary>A note for each declaration that silences something, at its name.</summary>
-    /// <param name="cancel">Looked at between rules.</param>
-    public static ImmutableArray<SyntaxError> Of(Site site, StyleSheet sheet, CancellationToken cancel)
+    /// <param name="cancel">Looked at between pages.</param>
+    public static ImmutableArray<SyntaxError> Of(Site site, CancellationToken cancel)
     {
-        var rules = LookedUp.Of(OverrideText.Of(site.Overrides.Site), _ => true);
-        var varied = sheet.Rules.Where(r => r.State != State.Rest || r.Widths != Interval.All).ToList();
-        // What of the sheet a property meets, worked out once for each property.
-        var meets = varied.SelectMany(r => r.Declarations.SelectMany(d => PropertyNames.SetBy(d.Name).Select(set => (Set: set, Over: (Rule: r, Declaration: d)))))
-            .ToLookup(m => m.Set, m => m.Over, StringComparer.OrdinalIgnoreCase);
-        var written = rules.Rules.Where(r => r.Always is not null).Select(r => (Rule: r, Met: Met(r))).Where(r => r.Met.Count > 0).ToList();
-        if (written.Count == 0) return rules.Note;
-        var silenced = new Dictionary<DeclarationNode, HashSet<(Rule Rule, Declaration Declaration)>>();
-        var unasked = int.MaxValue;
+        if (string.IsNullOrWhiteSpace(site.Overrides.Site)) return [];
+        var styles = SiteStyles.Of(site);
+        using var held = SiteStyles.Hold(styles);
+        var windows = Windows.Of(styles.Sheets, _ => true, isDarkAsked: false).Select(styles.In).ToList();
+        var order = styles.Written.Sheet.Rules.Select((rule, at) => (rule, at)).ToDictionary(r => r.rule, r => r.at);
+        var silenced = new Dictionary<Declared, HashSet<(Rule Rule, Declaration Declaration)>>();
+        var seen = new HashSet<Place>();
         foreach (var page in site.Pages)
         {
-            using var document = PageDocument.Of(site, page);
-            var elements = varied.Select(r => r.Elements).Distinct().ToDictionary(s => s, s => document.Find(s).ToHashSet(), StringComparer.Ordinal);
-            foreach (var (rule, met) in written)
+            cancel.ThrowIfCancellationRequested();
+            var styled = styles[page];
+            foreach (var element in styled.Document.All)
             {
-                cancel.ThrowIfCancellationRequested();
-                var found = document.Find(rule.Always!);
-                if (document.IsSpent)
-                {
-                    unasked = Math.Min(unasked, rule.Declarations[0].Start);
-                    break;
-                }
-                if (found.Count == 0) continue;
-                foreach (var (declaration, over) in met)
-                {
-                    var shown = over.Where(o => found.Any(elements[o.Rule.Elements].Contains)).ToList();
-                    if (shown.Count == 0) continue;
-                    if (!silenced.TryGetValue(declaration, out var set)) silenced[declaration] = set = [];
-                    set.UnionWith(shown);
-                }
+                if (!seen.Add(styled.PlaceOf(element))) continue;
+                var atRest = windows[0].Of(styled.PlaceOf(element)).Cascade.Declarations.Where(c => IsPlain(styles, c)).Select(c => c.Declared).ToHashSet();
+                if (atRest.Count == 0) continue;
+                foreach (var (place, window) in Scenes.Of(styled, element).SelectMany(place => windows.Select(w => (place, w)))) Take(styles, window.Of(place), atRest, silenced);
             }
         }
-        var notes = silenced.Select(s => new SyntaxError(s.Key.Start, s.Key.Start + s.Key.Name.Length, Message(site, s.Key.Name, s.Value))).Concat(rules.Note);
-        if (unasked < int.MaxValue) notes = notes.Append(new(unasked, unasked + 1, "From here on it is not looked up what rules match on every page: that would take too long."));
+        var notes = silenced.Select(s => Note(styles, s.Key, [.. s.Value.OrderBy(v => order[v.Rule])]));
+        if (styles.LeftOut is >= 0 and var leftOut)
+            notes = notes.Append(new(leftOut, leftOut + 1, "From here on rules that ask what stands beside or inside an element are not counted, in contrast and reach neither: together they ask so much that nobody would wait for the answer."));
         return [.. notes.OrderBy(n => n.Start)];
-
-        // Of declarations of one property in a rule the last counts.
-        List<(DeclarationNode, List<(Rule Rule, Declaration Declaration)>)> Met(FlatRule rule) =>
-        [
-            .. from same in rule.Declarations.GroupBy(d => d.Name, StringComparer.OrdinalIgnoreCase)
-               let over = same.Key.Equals("all", StringComparison.OrdinalIgnoreCase) ? meets.SelectMany(m => m) : PropertyNames.SetBy(same.Key).SelectMany(set => meets[set])
-               let each = over.Distinct().ToList()
-               where each.Count > 0
-               select (same.Last(), each),
-        ];
     }
 
-    private static string Message(Site site, string property, HashSet<(Rule Rule, Declaration Declaration)> over)
+    /// <summary>Whether a declaration is the designer's and says of no state and of no condition.</summary>
+    private static bool IsPlain(SiteStyles styles, Candidate candidate) =>
+        candidate.Declared is { IsValid: true, Rule: { IsConditional: false, NamesState: false } rule } && styles.Written.StartOf(rule.Sheet) is not null;
+
+    /// <summary>Takes down what of the sheet's states and widths loses to the designer's plain rules.</summary>
+    private static void Take(SiteStyles styles, ElementStyle style, HashSet<Declared> plain, Dictionary<Declared, HashSet<(Rule, Declaration)>> silenced)
+    {
+        foreach (var candidate in style.Cascade.Declarations)
+        {
+            if (candidate.Declared.Rule is not { } at || styles.Written.RuleOf(at) is not { } rule || (rule.State == State.Rest && rule.Widths == Interval.All)) continue;
+            foreach (var property in candidate.Declared.Sets)
+            {
+                if (style.Winner(property) is not { } winner || !plain.Contains(winner.Declared)) continue;
+                if (!silenced.TryGetValue(winner.Declared, out var over)) silenced[winner.Declared] = over = [];
+                over.Add((rule, rule.Declarations[candidate.At]));
+            }
+        }
+    }
+
+    private static SyntaxError Note(SiteStyles styles, Declared declared, IReadOnlyList<(Rule Rule, Declaration Declaration)> over)
+    {
+        var start = styles.Written.StartOf(declared.Rule!.Sheet)!.Value + declared.Node.Start;
+        return new(start, start + declared.Node.Name.Length, Message(styles.Site, declared.Node.Name, over));
+    }
+
+    private static string Message(Site site, string property, IReadOnlyList<(Rule Rule, Declaration Declaration)> over)
     {
         var cells = over.Select(o => Cell(site, o.Declaration.Origin, o.Rule)).Distinct().ToList();
         var (states, widths) = (over.Any(o => o.Rule.State != State.Rest), over.Any(o => o.Rule.Widths != Interval.All));

@@ -25,10 +25,10 @@ internal sealed class SiteSheets
     private readonly (string Text, CssSheet Sheet) head;
     private readonly string overrides;
 
-    private SiteSheets(Rendering.StyleSheet sheet, SiteSheets? before, bool hasOverrides)
+    private SiteSheets(Rendering.StyleSheet sheet, SiteSheets? before, bool isWhole)
     {
         Sheet = sheet;
-        overrides = hasOverrides ? sheet.Overrides : "";
+        overrides = sheet.Overrides;
         var text = $"@layer {string.Join(", ", Enum.GetValues<Catalogue.Layer>().Select(StyleSheetText.Name))};\n{Entrances.Keyframes(sheet.Rules)}";
         head = before is not null && before.head.Text == text ? before.head : (text, CssSheet.Parse(text, null));
         var all = ImmutableArray.CreateBuilder<CssSheet>();
@@ -48,17 +48,28 @@ internal sealed class SiteSheets
             var nth = times[own] = times.GetValueOrDefault(own) + 1;
             var one = written[(own, nth)] = before is not null && before.written.TryGetValue((own, nth), out var same) ? same : CssSheet.Parse(own, null);
             starts[one] = rule.Start;
-            all.Add(one);
+            if (isWhole || !one.Rules.Any(r => r.IsFar)) all.Add(one);
+            else if (LeftOut < 0) LeftOut = rule.Start;
         }
         All = all.ToImmutable();
     }
 
     public Rendering.StyleSheet Sheet { get; }
 
+    /// <summary>Where the first rule of the overrides stands that is not counted; -1 where all are.</summary>
+    public int LeftOut { get; private set; } = -1;
+
     /// <summary>In their order: that of the release.</summary>
     public ImmutableArray<CssSheet> All { get; }
 
-    public static SiteSheets Of(Site site, SiteSheets? before, bool hasOverrides) => new(StyleSheetRenderer.Render(site), before, hasOverrides);
+    /// <param name="isWhole">Whether all overrides are counted: else not those that ask what stands beside or inside an element.</param>
+    public static SiteSheets Of(Site site, SiteSheets? before, bool isWhole) => new(StyleSheetRenderer.Render(site), before, isWhole);
+
+    /// <summary>The rule of the generated sheet that a rule is; null where it is none of these.</summary>
+    public Rule? RuleOf(StyleRule rule) => rules.GetValueOrDefault(rule.Sheet);
+
+    /// <summary>Where a sheet of the overrides begins in their text; null where it is none of these.</summary>
+    public int? StartOf(CssSheet sheet) => starts.TryGetValue(sheet, out var start) ? start : null;
 
     /// <summary>What made a declaration; null of what browsers begin with.</summary>
     /// <param name="at">Its place in its rule, from 0.</param>

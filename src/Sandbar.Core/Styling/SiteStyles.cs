@@ -9,7 +9,7 @@ namespace Sandbar.Core.Styling;
 
 /// <summary>
 /// How the pages of a site are styled, overrides counted. Whatever a change does not reach is taken over from the sites looked at last. Its answers are for one thread
-/// at a time: hold <see cref="Gate"/> while asking.
+/// at a time: <see cref="Hold"/> it while asking.
 /// </summary>
 public sealed class SiteStyles
 {
@@ -17,21 +17,21 @@ public sealed class SiteStyles
     private const int MostKept = 3;
 
     /// <summary>How often a part of a selector is held against elements of one page before the overrides are left out.</summary>
-    private const long MostSteps = 1_000_000;
+    internal const long MostSteps = 1_000_000;
 
     private static readonly List<SiteStyles> Recent = [];
 
+    private readonly Gate gate;
     private readonly SiteSheets sheets;
     private readonly Dictionary<string, StyledPage> pages = new(StringComparer.Ordinal);
     private readonly Dictionary<MediaEnvironment, PlaceStyles> windows = [];
     private readonly IReadOnlyDictionary<MediaEnvironment, PlaceStyles> earlier;
 
-    private SiteStyles(Site site, SiteStyles? before, bool hasOverrides)
+    private SiteStyles(Site site, SiteStyles? before, bool isWhole)
     {
         Site = site;
-        IsWhole = hasOverrides;
-        Gate = before?.Gate ?? new();
-        sheets = SiteSheets.Of(site, before?.sheets, hasOverrides);
+        gate = before?.gate ?? new();
+        sheets = SiteSheets.Of(site, before?.sheets, isWhole);
         Places = Places.Of(sheets.All, before?.Places);
         var isSame = ReferenceEquals(Places, before?.Places);
         foreach (var page in site.Pages)
@@ -42,20 +42,17 @@ public sealed class SiteStyles
         earlier = isSame ? before!.earlier.Where(e => !before.windows.ContainsKey(e.Key)).Concat(before.windows).ToDictionary(e => e.Key, e => e.Value) : ImmutableDictionary<MediaEnvironment, PlaceStyles>.Empty;
     }
 
-    /// <summary>What is held while it is asked.</summary>
-    public object Gate { get; }
-
     public Site Site { get; }
 
-    /// <summary>Whether the overrides are counted: not where their selectors ask so much that no one would wait for the answer.</summary>
-    public bool IsWhole { get; }
+    /// <summary>Where the first rule of the overrides stands that is not counted, since together they ask so much that nobody would wait for the answer; -1 where all are.</summary>
+    public int LeftOut => sheets.LeftOut;
 
     /// <summary>Where the elements of its pages stand.</summary>
     public Places Places { get; }
 
     public StyledPage this[Page page] => pages[page.Id];
 
-    internal Rendering.StyleSheet Sheet => sheets.Sheet;
+    internal SiteSheets Written => sheets;
 
     internal ImmutableArray<Css.Cascade.StyleSheet> Sheets => sheets.All;
 
@@ -73,7 +70,7 @@ public sealed class SiteStyles
             nearest = Recent.Where(r => Likeness(r.Site, site) > 0).MaxBy(r => Likeness(r.Site, site));
         }
         SiteStyles found;
-        lock (nearest?.Gate ?? new()) found = Found(site, nearest);
+        lock (nearest?.gate ?? new Gate()) found = Found(site, nearest);
         lock (Recent)
         {
             Recent.Insert(0, found);
@@ -81,6 +78,33 @@ public sealed class SiteStyles
         }
         return found;
     }
+
+    /// <summary>Holds all that sites share with those before and after them, as long as they are asked.</summary>
+    public static IDisposable Hold(params ReadOnlySpan<SiteStyles> sites)
+    {
+        // Always in one order, so that nobody waits for each other.
+        var gates = sites.ToArray().Select(s => s.gate).Distinct().OrderBy(g => g.Number).ToArray();
+        foreach (var gate in gates) Monitor.Enter(gate);
+        return new Held(gates);
+    }
+
+    private sealed class Held(Gate[] gates) : IDisposable
+    {
+        public void Dispose()
+        {
+            foreach (var gate in gates) Monitor.Exit(gate);
+        }
+    }
+
+    private sealed class Gate
+    {
+        private static long last;
+
+        public long Number { get; } = Interlocked.Increment(ref last);
+    }
+
+    /// <summary>A page by other places than its own.</summary>
+    internal StyledPage With(Page page, Places places) => new(Site, page, "", places, MostSteps);
 
     /// <summary>How its pages are styled in a window.</summary>
     public PlaceStyles In(MediaEnvironment window)
@@ -99,11 +123,11 @@ public sealed class SiteStyles
     {
         try
         {
-            return new(site, before, hasOverrides: true);
+            return new(site, before, isWhole: true);
         }
         catch (CostlySelectorException)
         {
-            return new(site, before, hasOverrides: false);
+            return new(site, before, isWhole: false);
         }
     }
 

@@ -3,6 +3,7 @@ using Sandbar.Core.Design;
 using Sandbar.Core.Rendering;
 using Sandbar.Css.Cascade;
 using Sandbar.Css.Documents;
+using Sandbar.Css.Selectors;
 
 namespace Sandbar.Core.Styling;
 
@@ -34,6 +35,10 @@ public sealed class StyledPage
 
     /// <summary>Number of what rules can ask of an element itself: the same for those that none can tell apart by it.</summary>
     public int KindOf(Element element) => kinds[element.Index];
+
+    /// <summary>Where an element stands while everything on the page is in some states.</summary>
+    public Place PlaceOf(Element element, InnerStates everywhere, ElementStates states) =>
+        all.Of(Document, element, kinds[element.Index], element.Parent is null ? null : PlaceOf(element.Parent, everywhere, states), states, everywhere);
 
     /// <summary>Where an element stands while nobody touches the page.</summary>
     public Place PlaceOf(Element element) => places[element.Index] ??= all.Of(Document, element, kinds[element.Index], element.Parent is null ? null : PlaceOf(element.Parent));

@@ -31,6 +31,7 @@ public sealed class Declared
 
     private ImmutableArray<Assignment> assignments;
     private Verdict? verdict;
+    private ImmutableArray<string> reads;
 
     /// <param name="rule">The rule it stands in; null where it stands on the element.</param>
     /// <param name="isTrusted">Whether it is the browser's own, in which words stand that pages cannot use.</param>
@@ -59,6 +60,17 @@ public sealed class Declared
 
     /// <summary>Whether something is put in the place of a part of it before it is read.</summary>
     public bool HoldsVariables { get; }
+
+    /// <summary>Names of the custom properties it reads, in their order.</summary>
+    public ImmutableArray<string> Reads
+    {
+        get
+        {
+            if (reads.IsDefault) reads = HoldsVariables ? [.. Variables.Names(Node.Value)] : [];
+            return reads;
+        }
+    }
+
 
     /// <summary>Whether an attribute is put in the place of a part of it.</summary>
     internal bool AsksAttributes => HoldsVariables && Variables.AttributesAreIn(Node.Value);

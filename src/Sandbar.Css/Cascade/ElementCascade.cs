@@ -114,7 +114,7 @@ public sealed class ElementCascade
     internal bool AsksAttributes => asksAttributes ??= Declarations.Any(c => c.Declared.AsksAttributes);
 
     /// <summary>Every declaration in the rules that hold, valid or not.</summary>
-    internal IEnumerable<Candidate> Declarations
+    public IEnumerable<Candidate> Declarations
     {
         get
         {

@@ -86,6 +86,9 @@ public sealed class ElementStyle
     public ComputedColor CurrentColor => currentColor ??= Parser.ParseValues(Computed(Color).Text) is [var value] && ColorComputation.Of(value, ComputedColor.Black, false, Lengths.Initial) is { } color
         ? color : ComputedColor.Black;
 
+    /// <summary>The declaration of a property that counts; null where nothing is declared.</summary>
+    public Candidate? Winner(Property property) => Cascade.Winner(property, Flow);
+
     /// <summary>All valid declarations of a property, the strongest first.</summary>
     public IReadOnlyList<Candidate> Candidates(Property property) => Cascade.Of(property, Flow);
 

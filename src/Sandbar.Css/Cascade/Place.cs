@@ -1,13 +1,26 @@
-using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
 using Sandbar.Css.Documents;
 using Sandbar.Css.Selectors;
 
 namespace Sandbar.Css.Cascade;
 
 /// <summary>States of elements inside another one, for selectors that look into it. Told apart from others by what it is, not by what it holds.</summary>
-public sealed class InnerStates(IReadOnlyDictionary<Element, ElementStates> of)
+public sealed class InnerStates
 {
-    public IReadOnlyDictionary<Element, ElementStates> Of => of;
+    private readonly IReadOnlyDictionary<Element, ElementStates>? some;
+    private readonly ElementStates all;
+    private readonly ConditionalWeakTable<Document, IReadOnlyDictionary<Element, ElementStates>> pages = [];
+
+    public InnerStates(IReadOnlyDictionary<Element, ElementStates> of) => some = of;
+
+    private InnerStates(ElementStates states) => all = states;
+
+    /// <summary>All elements of a page in the same states.</summary>
+    public static InnerStates Everywhere(ElementStates states) => new(states);
+
+    internal bool IsEverywhere => some is null;
+
+    internal IReadOnlyDictionary<Element, ElementStates> On(Document page) => some ?? pages.GetValue(page, p => p.All.ToDictionary(e => e, _ => all));
 }
 
 /// <summary>
@@ -36,15 +49,17 @@ public sealed class Place
     internal int Index { get; }
 
     /// <summary>The states of the element, of those around and of those inside.</summary>
-    internal Dictionary<Element, ElementStates> Forced()
+    internal IReadOnlyDictionary<Element, ElementStates>? Forced()
     {
+        if (Inside is { IsEverywhere: true }) return Inside.On(Page);
         var forced = new Dictionary<Element, ElementStates>();
         // The place around may have been found with an element of another page: those around are the element's own.
         for (var (place, element) = (this, Element); place is not null && element is not null; (place, element) = (place.Parent, element.Parent))
         {
             if (place.States != ElementStates.None) forced[element] = place.States;
-            foreach (var (inside, states) in place.Inside?.Of ?? ImmutableDictionary<Element, ElementStates>.Empty) forced[inside] = states;
+            if (place.Inside is null) continue;
+            foreach (var (inside, states) in place.Inside.On(Page)) forced[inside] = states;
         }
-        return forced;
+        return forced.Count == 0 ? null : forced;
     }
 }

@@ -61,7 +61,7 @@ public sealed class PlaceStyles
         {
             var place = places.All[i];
             var cascade = cascades[i] is { } before ? after.Changed(before, gone, added, place, "") : null;
-            var isSame = cascade is not null && cascade == cascades[i] && (place.Parent is null ? Rules.Basis == next.Basis : after.Keeps(this, place.Parent));
+            var isSame = cascade is not null && cascade == cascades[i] && styles[i] is not null && (place.Parent is null ? Rules.Basis == next.Basis : after.Keeps(this, place.Parent));
             after.cascades.Add(cascade);
             after.styles.Add(isSame ? after.known.Keep(styles[i]!) : null);
         }

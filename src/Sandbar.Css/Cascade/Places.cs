@@ -33,7 +33,7 @@ public sealed class Places
     {
         var asked = new HashSet<string>(StringComparer.OrdinalIgnoreCase);
         var far = new Dictionary<string, ActiveRule>(StringComparer.Ordinal);
-        foreach (var rule in StyleSheet.UserAgent.Concat(sheets).SelectMany(s => s.Items).OfType<RuleItem>().Select(i => i.Rule))
+        foreach (var rule in StyleSheet.UserAgent.Concat(sheets).SelectMany(s => s.Rules))
         {
             foreach (var name in rule.AskedAttributes) asked.Add(name);
             if (rule.IsFar && !far.ContainsKey(rule.Asks)) far[rule.Asks] = new(rule, far.Count, int.MaxValue, null, []);

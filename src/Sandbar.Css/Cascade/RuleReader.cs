@@ -124,7 +124,7 @@ internal sealed class RuleReader
             if (run.Count == 0) return;
             // Directly in a scope, what is declared is for its root, without weight (CSS Cascade 6, §2.5.3).
             var (text, parent, own) = around.Selector ?? (":where(:scope)", null, ScopeRoot);
-            var rule = new StyleRule(sheet, text, own, parent, around.Scope, around.Weights.IsEmpty ? [default] : around.Weights) { Asks = around.Asks };
+            var rule = new StyleRule(sheet, text, own, parent, around.Scope, around.Weights.IsEmpty ? [default] : around.Weights) { Asks = around.Asks, IsConditional = around.Scope is not null || around.Conditions.Any(c => c.Kind != ConditionKind.Supports) };
             rule.Declarations = [.. run.Select(d => new Declared(d, rule, sheet.Origin != Origin.Author))];
             items.Add(new RuleItem(around.Conditions, around.Layer, rule));
             run.Clear();

@@ -96,8 +96,13 @@ public sealed class RuleSet
         return set;
     }
 
-    /// <summary>Whether one of them may hold for an element, by its names.</summary>
-    internal bool MayReach(Element element, string piece) => ByPiece.TryGetValue(piece, out var index) && index.MayReach(element);
+    /// <summary>The pieces of elements that the author's rules are for.</summary>
+    public IReadOnlyList<string> Pieces => pieces ??= [.. Rules.Where(r => r.Origin == Origin.Author).SelectMany(r => r.Rule.Selectors).Select(PseudoElements.Of).OfType<PseudoElementSelector>().Select(p => p.Name).Distinct()];
+
+    private IReadOnlyList<string>? pieces;
+
+    /// <summary>Whether one of them may hold for an element, or a piece of it, by its names.</summary>
+    public bool MayReach(Element element, string piece) => ByPiece.TryGetValue(piece, out var index) && index.MayReach(element);
 
     /// <summary>Whether what is around decides over some of them.</summary>
     internal bool HasContainers => hasContainers ??= Rules.Any(r => !r.Containers.IsEmpty);

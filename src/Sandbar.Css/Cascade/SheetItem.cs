@@ -92,8 +92,25 @@ public sealed class StyleRule
 
     public IReadOnlyList<Declared> Declarations { get; internal set; } = [];
 
+    /// <summary>Whether it stands in a condition on the window or on what is around, or in a scope.</summary>
+    public bool IsConditional { get; internal init; }
+
+    /// <summary>Whether it holds only for elements in states they go in and out of.</summary>
+    public bool NamesState
+    {
+        get
+        {
+            if (Selectors.All(SelectorQuestions.NamesState)) return true;
+            for (var around = Parent; around is not null; around = around.Around)
+            {
+                if (around.Selectors.All(SelectorQuestions.NamesState)) return true;
+            }
+            return false;
+        }
+    }
+
     /// <summary>Whether it asks for more than an element and those around it.</summary>
-    internal bool IsFar
+    public bool IsFar
     {
         get
         {

@@ -52,6 +52,9 @@ public sealed class StyleSheet(StyleSheetNode node, string? name, Origin origin 
         }
     }
 
+    /// <summary>Its style rules one after the other; those with rules among their declarations in pieces.</summary>
+    public IEnumerable<StyleRule> Rules => Items.OfType<RuleItem>().Select(i => i.Rule);
+
     /// <summary>Whether it imports others.</summary>
     public bool HasImports => Items.Any(i => i is ImportItem);
 

@@ -3,7 +3,7 @@ using System.Text.Json;
 
 namespace Sandbar.Css.Syntax;
 
-/// <summary>The names of CSS properties. Source: css-tree and Chromium, written by scripts/make-css-data.mjs.</summary>
+/// <summary>The names of CSS properties. Source: css-tree, written by scripts/make-css-data.mjs.</summary>
 public static class PropertyNames
 {
     /// <summary>Edits of a letter up to which a name is taken for a slip of another.</summary>
@@ -11,24 +11,14 @@ public static class PropertyNames
 
     private static readonly FrozenSet<string> Names;
 
-    private static readonly FrozenDictionary<string, string[]> Sets;
-
     static PropertyNames()
     {
         using var document = JsonDocument.Parse(EmbeddedFile.Read(typeof(PropertyNames).Assembly, "property-names.json"));
         Names = document.RootElement.GetProperty("names").EnumerateArray().Select(n => n.GetString()!).ToFrozenSet(StringComparer.OrdinalIgnoreCase);
-        Sets = document.RootElement.GetProperty("longhands").EnumerateObject()
-            .ToFrozenDictionary(p => p.Name, p => p.Value.EnumerateArray().Select(n => Physical(n.GetString()!)).Distinct().ToArray(), StringComparer.OrdinalIgnoreCase);
     }
 
     /// <summary>Whether a name can be declared: a property, a custom one, or one of a browser's own, which only that browser can judge.</summary>
     public static bool IsKnown(string name) => name.StartsWith('-') || Names.Contains(name);
-
-    /// <summary>
-    /// The properties that declaring one sets: those of a shorthand, by the sides they have on a page that runs from left to right and from top to bottom
-    /// (CSS Logical Properties 1). Two declarations meet where these do.
-    /// </summary>
-    public static IReadOnlyList<string> SetBy(string name) => Sets.TryGetValue(name, out var set) ? set : [Physical(name.ToLowerInvariant())];
 
     /// <summary>The property a name is most likely a slip of; null where none is near.</summary>
     public static string? Nearest(string name)
@@ -38,12 +28,6 @@ public static class PropertyNames
             .OrderBy(n => n.Distance).ThenBy(n => n.Name, StringComparer.Ordinal).FirstOrDefault((Name: "", Distance: int.MaxValue));
         return distance <= Slip ? nearest : null;
     }
-
-    /// <summary>The side a flow-relative name means on a page that runs from left to right and from top to bottom (CSS Logical Properties 1).</summary>
-    private static string Physical(string name) => name
-        .Replace("-inline-start", "-left", StringComparison.OrdinalIgnoreCase).Replace("-inline-end", "-right", StringComparison.OrdinalIgnoreCase)
-        .Replace("-block-start", "-top", StringComparison.OrdinalIgnoreCase).Replace("-block-end", "-bottom", StringComparison.OrdinalIgnoreCase)
-        .Replace("inline-size", "width", StringComparison.OrdinalIgnoreCase).Replace("block-size", "height", StringComparison.OrdinalIgnoreCase);
 
     /// <summary>How many letters must be put in, taken out, changed or swapped with their neighbour (optimal string alignment).</summary>
     private static int Distance(string a, string b)

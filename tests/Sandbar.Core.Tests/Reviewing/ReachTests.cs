@@ -3,6 +3,9 @@ using Sandbar.Core.Editing;
 using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Rendering;
 using Sandbar.Core.Reviewing;
+using Sandbar.Core.Styling;
+using Sandbar.Css.Selectors;
+using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Tests.Reviewing;
 
@@ -87,7 +90,8 @@ public class ReachTests
 
     private static Reach Count(string selector)
     {
-        var found = Demo.Site.Pages.Select(p => PageDocument.Of(Demo.Site, p).Find(selector).Count).ToList();
+        Assert.True(SelectorParser.TryParse(Parser.ParseValues(selector), isNested: false, out var selectors, out _));
+        var found = Demo.Site.Pages.Select(p => SiteStyles.Of(Demo.Site)[p].Document).Select(d => d.All.Count(e => selectors.Any(s => new Matching(d).Holds(s, e)))).ToList();
         return new(found.Count(n => n > 0), found.Sum());
     }
 }

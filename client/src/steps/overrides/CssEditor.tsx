@@ -26,6 +26,8 @@ interface Props {
 
 export interface CssEditorHandle {
   goTo: (place: { start: number; end: number }) => void;
+  /** Counted from 1. */
+  goToLine: (line: number) => void;
 }
 
 /** Marks a change that was not typed here. */
@@ -141,6 +143,12 @@ export function CssEditor({ css: text, latest, problems, notes, tokens, onType, 
       if (!editor) return;
       const length = editor.state.doc.length;
       editor.dispatch({ selection: { anchor: Math.min(start, length), head: Math.min(end, length) }, scrollIntoView: true });
+      editor.focus();
+    },
+    goToLine: (line) => {
+      const editor = view.current;
+      if (!editor) return;
+      editor.dispatch({ selection: { anchor: editor.state.doc.line(Math.min(line, editor.state.doc.lines)).from }, scrollIntoView: true });
       editor.focus();
     },
   }));

@@ -1,7 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Alert, Button } from 'antd';
 import { useEffect, useRef } from 'react';
+import { useSearchParams } from 'react-router';
 import { answered, api, type CssProblem } from '../../api/client';
+import { useSetAddress } from '../../site/address';
 import { newGesture } from '../../site/window';
 import { useActions, useEditing, useEditingStore } from '../../site/editingContext';
 import { textOf, type Typed } from '../../site/typing';
@@ -15,6 +17,7 @@ const PLACE = 'overrides';
 export default function OverridesStep() {
   const { type, storeTyped, keepMine, takeStored } = useActions();
   const store = useEditingStore();
+  const setAddress = useSetAddress();
   const stored = useEditing((e) => e.site.overrides.css);
   const mine = useEditing((e) => e.typed[PLACE]);
   const storedProblems = useEditing((e) => e.site.overrides.problems);
@@ -31,6 +34,15 @@ export default function OverridesStep() {
     if (typed[PLACE]) attempt(typed[PLACE].edit, PLACE);
     return () => storeTyped(PLACE);
   }, [store, storeTyped]);
+
+  // Other steps lead to a line.
+  const [params] = useSearchParams();
+  const line = Number(params.get('line'));
+  useEffect(() => {
+    if (!Number.isInteger(line) || line < 1) return;
+    editor.current?.goToLine(line);
+    setAddress({ line: '' });
+  }, [line, setAddress]);
 
   const onType = (css: string, line: number) => {
     // A run of keys in one line is one gesture.

@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useEditing } from '../../site/editingContext';
@@ -40,6 +40,13 @@ export function PairRow({ row, version }: { row: Row; version: number }) {
   );
 }
 
+/** The address of a line of the overrides. */
+function withLine(params: URLSearchParams, line: number): string {
+  const there = new URLSearchParams(params);
+  there.set('line', String(line));
+  return there.toString();
+}
+
 /** A pair in a cell of a look, its places on the pages, and its mends. */
 function PairInUse({ at, version }: { at: InUse; version: number }) {
   const slug = useEditing((e) => e.site.slug);
@@ -57,6 +64,14 @@ function PairInUse({ at, version }: { at: InUse; version: number }) {
           {at.where}
         </Link>{' '}
         <span className="quiet">{at.scheme}</span>
+        {at.lines.map((line) => (
+          <Fragment key={line}>
+            {' '}
+            <Link title="What you wrote there decides it" to={{ pathname: `/sites/${slug}/overrides`, search: withLine(params, line) }}>
+              overrides, line {line}
+            </Link>
+          </Fragment>
+        ))}
       </span>
       <Ratio {...at} />
       {!at.passes && (
