@@ -28,6 +28,9 @@ public static class ContrastPairs
     /// <exception cref="OperationCanceledException">Nobody waits for them any more; asked before each page.</exception>
     internal static IEnumerable<Face> Faces(Site site, CancellationToken cancel) => Look(site, cancel).Faces;
 
+    /// <summary>The same with nothing taken over from before.</summary>
+    internal static ImmutableArray<ContrastPair> Anew(Site site) => Look(SiteStyles.Anew(site), CancellationToken.None).Pairs;
+
     private sealed record Found(ImmutableArray<ContrastPair> Pairs, ImmutableArray<Face> Faces);
 
     private static Found Look(Site site, CancellationToken cancel)

@@ -79,6 +79,9 @@ public sealed class SiteStyles
         return found;
     }
 
+    /// <summary>With nothing taken over from before, and kept by nobody.</summary>
+    internal static SiteStyles Anew(Site site) => Found(site, null);
+
     /// <summary>Holds all that sites share with those before and after them, as long as they are asked.</summary>
     public static IDisposable Hold(params ReadOnlySpan<SiteStyles> sites)
     {

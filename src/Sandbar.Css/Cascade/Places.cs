@@ -61,8 +61,11 @@ public sealed class Places
             text.Clear().Append(element.IsHtml ? "" : "x:").Append(element.Name);
             foreach (var (name, value) in element.Attributes.OrderBy(a => a.Key, StringComparer.OrdinalIgnoreCase))
             {
+                var isMute = mute.Contains(name);
+                // A link is one wherever it leads.
+                if (isMute && !name.Equals("href", StringComparison.OrdinalIgnoreCase)) continue;
                 text.Append('\n').Append(name.ToLowerInvariant());
-                if (!mute.Contains(name)) text.Append('=').Append(value);
+                if (!isMute) text.Append('=').Append(value);
             }
             text.Append('\n').Append(PresentationalHints.Of(element, document));
             foreach (var number in plain.Holding(element)) text.Append('\n').Append(number);

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using CsCheck;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Foundations.Palette;
@@ -125,6 +126,55 @@ public class ContrastPairsTests
         var pair = Of(site).First(p => p is { Look: "button-filled", Property: "text-color", State: State.Rest, Scheme: "day" } && p.Places.Any(place => place.Page == "home"));
         var mixed = new Color(ColorSpace.Srgb, (ground.C1 + fill.C1) / 2, (ground.C2 + fill.C2) / 2, (ground.C3 + fill.C3) / 2, 1);
         Assert.Equal(ColorText.Hex(mixed), ColorText.Hex(pair.Ground));
+    }
+
+    /// <summary>What the designer wrote counts where it wins, and says in which line it stands.</summary>
+    [Fact]
+    public void Overrides_are_counted()
+    {
+        var site = Demo.Site.After(new SetOverrides(".nothing { top: 0 }\n.button-filled { color: #767676 }\n@media (width < 500px) { .heading-1 { color: #aaa } }"));
+        var pair = Of(site).First(p => p is { Look: "button-filled", Property: "text-color", State: State.Rest, Scheme: "day" });
+        Assert.Equal(("#767676", 2, null, "#8a2846"), (ColorText.Hex(pair.Foreground), pair.ForegroundFrom.Line, pair.ForegroundFrom.Cell, ColorText.Hex(pair.Ground)));
+        Assert.Equal((0, "background"), (pair.GroundFrom.Line, pair.GroundFrom.Cell?.Cell));
+        Assert.Contains(Of(site), p => p is { Look: "heading-1-standard", ForegroundFrom.Line: 3 } && p.Places.All(place => place.Width == 0));
+        Assert.Contains(Of(site), p => p is { Look: "heading-1-standard", ForegroundFrom.Line: 0 } && p.Places.All(place => place.Width == 500));
+        // Only in a state.
+        var hover = Of(Demo.Site.After(new SetOverrides(".button:hover { background: var(--role-text) }"))).First(p => p is { Look: "button-filled", State: State.Hover, Scheme: "day", Property: "text-color" });
+        Assert.Equal((1, "text"), (hover.GroundFrom.Line, hover.GroundFrom.Choice?.Role));
+        // A role that is written over.
+        Assert.Contains(Of(Demo.Site.After(new SetOverrides("[data-scheme] { --role-text: #123456 }"))), p => p is { Look: "paragraph-standard", ForegroundFrom.Line: 1 } && ColorText.Hex(p.Foreground) == "#123456");
+    }
+
+    [Theory]
+    [InlineData(".paragraph { background: linear-gradient(#000, #fff) }", "#2b221b")]
+    [InlineData(".section { opacity: .6 }", "#7c746b")]
+    [InlineData(".paragraph { display: none }", null)]
+    [InlineData(".paragraph { visibility: hidden }", null)]
+    public void What_changes_a_pixel_counts_whoever_says_it(string css, string? text)
+    {
+        var pairs = Of(Demo.Site.After(new SetOverrides(css))).Where(p => p is { Look: "paragraph-standard", Property: "text-color", Scheme: "day", State: State.Rest }).ToList();
+        Assert.Equal(text is null ? [] : new[] { text }, pairs.Select(p => ColorText.Hex(p.Foreground)).Distinct().Take(1));
+    }
+
+    /// <summary>What is taken over from before an edit is what would be found anew.</summary>
+    [Fact]
+    public void After_any_edits_the_pairs_are_those_found_anew()
+    {
+        RandomEdits.Any.Array[1, 12].Sample(
+            edits =>
+            {
+                var site = Demo.Site.After(new SetOverrides(".button { color: #767676 }\np + p { color: teal }"));
+                foreach (var edit in edits)
+                {
+                    site = edit.Apply(site).Site ?? site;
+                    _ = Of(site);
+                }
+                return ContrastPairs.Anew(site).Select(Told).SequenceEqual(Of(site).Select(Told));
+            },
+            iter: RandomTimes.Of(4),
+            threads: 1);
+
+        static string Told(ContrastPair pair) => $"{pair with { Places = [] }} {string.Join(' ', pair.Places)}";
     }
 
     private static ImmutableArray<ContrastPair> Of(Site site) => ContrastPairs.Of(site, TestContext.Current.CancellationToken);

@@ -1,0 +1,121 @@
+using System.Text;
+using Sandbar.Css.Cascade;
+using Sandbar.Css.Conditions;
+using Sandbar.Css.Documents;
+using Sandbar.Css.Properties;
+using Sandbar.Css.Selectors;
+using Sandbar.Css.Syntax;
+
+namespace Sandbar.Css.Tests.Cascade;
+
+/// <summary>Places against the cascade of each element alone, which is held to Chromium (ComputedValueTests): they must tell apart whatever it tells apart, also after rules came and went.</summary>
+public class PlaceStylesTests
+{
+    private static readonly string[] Files = ["pages/article.html", "pages/form.html", "pages/landing.html", "pages/features.html"];
+
+    private static readonly Property[] Asked = [.. new[] { "color", "background-color", "display", "font-size", "font-weight", "margin-top", "padding-left", "border-top-color", "border-top-width", "opacity", "width", "content" }.Select(CssProperties.Of)];
+
+    // A sheet for each rule, as those of a site, so that single ones can change.
+    private static readonly string[] Rules =
+    [
+        .. Parser.Of(Text("pages/features.css")).Rules().Select(r => Text("pages/features.css")[r.Start..r.End]),
+        "a { color: teal }", "p + p { margin-top: 3px }", ":is(h1, h2):hover { color: red }", "li:nth-child(2n) { opacity: .5 }", "section:has(a:focus) { padding-left: 9px }", "[href] { border-top: 2px solid }",
+        "div p { font-size: 1.2em }", "* { --a: 1px }", "p { padding-left: var(--a) }", "section { --a: 7px }", "fieldset:disabled { opacity: .3 }", "@media (width < 700px) { p { color: green } }",
+    ];
+
+    public static TheoryData<string> Pages => [.. Files];
+
+    [Theory]
+    [MemberData(nameof(Pages))]
+    public void Places_are_styled_as_their_elements_are(string page)
+    {
+        var document = Document.Parse(Text(page));
+        var sheets = Rules.Select(r => StyleSheet.Parse(r, null)).ToList();
+        foreach (var window in new MediaEnvironment[] { new(390), new(1280) { IsDark = true } })
+        {
+            var rules = RuleSet.Of(sheets, window, document.IsQuirky);
+            AssertSame(document, Places.Of(sheets), new(rules, long.MaxValue), rules);
+        }
+    }
+
+    /// <summary>Rules that come, go and change leave what they cannot reach, and nothing else.</summary>
+    [Fact]
+    public void After_a_change_of_rules_all_is_as_if_it_had_been_made_anew()
+    {
+        var document = Document.Parse(Text("pages/features.html"));
+        var random = new Random(1);
+        var sheets = Rules.Select(r => StyleSheet.Parse(r, null)).ToList();
+        var places = Places.Of(sheets);
+        var styles = new PlaceStyles(RuleSet.Of(sheets, new(600), document.IsQuirky), long.MaxValue);
+        for (var n = 0; n < RandomTimes.Of(60); n++)
+        {
+            var at = random.Next(sheets.Count);
+            switch (random.Next(4))
+            {
+                case 0:
+                    sheets.RemoveAt(at);
+                    break;
+                case 1:
+                    sheets.Insert(at, StyleSheet.Parse(Rules[random.Next(Rules.Length)], null));
+                    break;
+                case 2:
+                    (sheets[at], sheets[^1]) = (sheets[^1], sheets[at]);
+                    break;
+                default:
+                    sheets[at] = StyleSheet.Parse($"{(random.Next(2) == 0 ? "p" : ".a, li")} {{ color: #{random.Next(4096):x3}; --a: {random.Next(9)}px }}", null);
+                    break;
+            }
+            var next = Places.Of(sheets, places);
+            var rules = styles.Rules.With(sheets);
+            styles = ReferenceEquals(next, places) ? styles.After(rules, places) : new(rules, long.MaxValue);
+            places = next;
+            AssertSame(document, places, styles, RuleSet.Of(sheets, new(600), document.IsQuirky));
+        }
+    }
+
+    [Fact]
+    public void Elements_of_any_page_that_no_rule_tells_apart_stand_in_one_place()
+    {
+        var places = Places.Of([StyleSheet.Parse(".a > b { color: red }", null)]);
+        var (one, other) = (Document.Parse("<!doctype html><p class=a id=x><b title=y>1</b><b>2</b></p>"), Document.Parse("<!doctype html><p class=a><b>3</b></p><p><b>4</b></p>"));
+        Assert.Equal(At(one, 4), At(one, 5));
+        Assert.Equal(At(one, 4), At(other, 4));
+        Assert.NotEqual(At(other, 4), At(other, 6));
+        // Whoever asks for an id or which one it is tells them apart.
+        var asking = Places.Of([StyleSheet.Parse("#x b, b:last-child { color: red }", null)], places);
+        Assert.NotSame(places, asking);
+        Assert.NotEqual(In(asking, one)[4], In(asking, one)[5]);
+        Assert.Same(asking, Places.Of([StyleSheet.Parse("#x b, b:last-child { color: blue }", null)], asking));
+
+        Place At(Document page, int element) => In(places, page)[element];
+    }
+
+    private static void AssertSame(Document document, Places places, PlaceStyles styles, RuleSet rules)
+    {
+        var plain = new PageStyles(document, rules);
+        var found = In(places, document);
+        var hovered = document.All.Where(e => e.Name is "a" or "h2").ToList();
+        foreach (var element in document.All) Same(plain.Of(element), styles.Of(found[element.Index]), element);
+        foreach (var element in hovered)
+        {
+            var forced = new PageStyles(document, rules, new Dictionary<Element, ElementStates> { [element] = ElementStates.Hover });
+            var place = places.Of(document, element, places.Kinds(document, long.MaxValue)[element.Index], found[element.Index].Parent, ElementStates.Hover);
+            Same(forced.Of(element), styles.Of(place), element);
+        }
+
+        static void Same(ElementStyle expected, ElementStyle actual, Element element)
+        {
+            foreach (var property in Asked) Assert.True(expected.Text(property) == actual.Text(property), $"{element} {property.Name}: {expected.Text(property)} became {actual.Text(property)}");
+        }
+    }
+
+    private static Place[] In(Places places, Document document)
+    {
+        var kinds = places.Kinds(document, long.MaxValue);
+        var found = new Place[document.All.Count];
+        foreach (var element in document.All) found[element.Index] = places.Of(document, element, kinds[element.Index], element.Parent is null ? null : found[element.Parent.Index]);
+        return found;
+    }
+
+    private static string Text(string name) => Encoding.UTF8.GetString(Fixture.Bytes(name));
+}
