@@ -94,17 +94,17 @@ internal sealed class PairShapes
         return shaped;
     }
 
-    /// <summary>What was found in a window, for a site that has the same palette and lines: all else shows in the styles.</summary>
-    public (IReadOnlyDictionary<(Arounds, PairShape), BlockPairs> Pairs, IReadOnlyDictionary<ElementStyle, Seen> Seen) Known(MediaEnvironment window, Site site) =>
-        windows.TryGetValue(window, out var found) && ReferenceEquals(found.Site.Palette, site.Palette) && ReferenceEquals(found.Site.Edges, site.Edges) && LinkOf(found.Site) == LinkOf(site)
-            ? (found.Pairs, found.Seen) : (ImmutableDictionary<(Arounds, PairShape), BlockPairs>.Empty, ImmutableDictionary<ElementStyle, Seen>.Empty);
+    /// <summary>What was found in a window, for a site that has the same schemes and lines: all else shows in the styles.</summary>
+    public (IReadOnlyDictionary<(Arounds, PairShape), BlockPairs> Pairs, IReadOnlyDictionary<object, Seen> Seen) Known(MediaEnvironment window, Site site) =>
+        windows.TryGetValue(window, out var found) && found.Site.Palette.Schemes == site.Palette.Schemes && ReferenceEquals(found.Site.Edges, site.Edges) && LinkOf(found.Site) == LinkOf(site)
+            ? (found.Pairs, found.Seen) : (ImmutableDictionary<(Arounds, PairShape), BlockPairs>.Empty, ImmutableDictionary<object, Seen>.Empty);
 
     public void Remember(MediaEnvironment window, Site site, PairWalk walk, SeenColors seen) => windows[window] = new(site, walk.Known, seen.Known);
 
     /// <summary>Id of the look that links in texts wear; null where there is none.</summary>
     public static string? LinkOf(Site site) => site.Looks.FirstOrDefault(l => l.Part == "link")?.Id;
 
-    private sealed record Remembered(Site Site, IReadOnlyDictionary<(Arounds, PairShape), BlockPairs> Pairs, IReadOnlyDictionary<ElementStyle, Seen> Seen);
+    private sealed record Remembered(Site Site, IReadOnlyDictionary<(Arounds, PairShape), BlockPairs> Pairs, IReadOnlyDictionary<object, Seen> Seen);
 
     private sealed record KeptBlocks(ImmutableArray<Block> Blocks, ImmutableArray<ShapedBlock> Shaped);
 

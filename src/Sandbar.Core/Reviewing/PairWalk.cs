@@ -27,7 +27,7 @@ internal sealed class Arounds(ImmutableArray<Around> all)
 /// <param name="Inside">What the blocks inside find around them.</param>
 /// <param name="Ground">Its own ground where that differs from what lies behind it, with the scheme.</param>
 /// <param name="Asked">The styles it was read off: while they are the same, so is it.</param>
-internal sealed record BlockPairs(ImmutableArray<(Met Met, Tone Foreground, Tone Ground)> Met, Arounds Inside, (Color Color, string Scheme)? Ground, ImmutableArray<(Place Place, string Piece, ElementStyle Style)> Asked);
+internal sealed record BlockPairs(ImmutableArray<(Met Met, Tone Foreground, Tone Ground)> Met, Arounds Inside, (Color Color, string Scheme)? Ground, ImmutableArray<(Place Place, string Piece, object Style)> Asked);
 
 /// <summary>Goes through pages in one window. What blocks of one shape come to in one surrounding is found once.</summary>
 /// <param name="before">What was found before a change, in the same window.</param>
@@ -53,7 +53,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
 
     private readonly Dictionary<(Arounds, PairShape), BlockPairs> known = [];
     private readonly Dictionary<BlockPairs, ImmutableArray<Meeting>> met = new(ReferenceEqualityComparer.Instance);
-    private readonly List<(Place, string, ElementStyle)> asked = [];
+    private readonly List<(Place, string, object)> asked = [];
     private readonly Look? link = PairShapes.LinkOf(site) is { } id ? site.Looks.Get(id) : null;
 
     /// <summary>What a page finds around it: nothing.</summary>
@@ -68,7 +68,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
     {
         if (!known.TryGetValue((arounds, block.Shape), out var result))
         {
-            if (!before.TryGetValue((arounds, block.Shape), out result) || result.Asked.Any(a => (a.Piece.Length == 0 ? seen.Window.Of(a.Place) : seen.Window.Of(a.Place, a.Piece)) != a.Style)) result = Look(block.Shape, arounds);
+            if (!before.TryGetValue((arounds, block.Shape), out result) || result.Asked.Any(a => (a.Piece.Length == 0 ? seen.Window.Of(a.Place) : seen.Window.Of(a.Place, a.Piece)).Identity != a.Style)) result = Look(block.Shape, arounds);
             known[(arounds, block.Shape)] = result;
             met[result] = [.. result.Met.Select(m => meetings.Of(m.Met, seen, m.Foreground, m.Ground)).Distinct()];
         }
@@ -124,7 +124,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
     private ElementStyle Asked(Place place, string piece = "")
     {
         var style = piece.Length == 0 ? seen.Window.Of(place) : seen.Window.Of(place, piece);
-        asked.Add((place, piece, style));
+        asked.Add((place, piece, style.Identity));
         return style;
     }
 

@@ -36,14 +36,14 @@ internal sealed record Seen(ElementStyle Style, ImmutableArray<Tone> Ground, See
 
 /// <summary>The colours of places in a window. Each is found once.</summary>
 /// <param name="before">What was seen before a change of the site that touched no colour of the palette.</param>
-internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSources sources, IReadOnlyDictionary<ElementStyle, Seen> before)
+internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSources sources, IReadOnlyDictionary<object, Seen> before)
 {
     /// <summary>Places along each stretch of a gradient at which it is looked at.</summary>
     private const int GradientSamples = 8;
 
     private static readonly Property Background = CssProperties.Of("background-color"), Image = CssProperties.Of("background-image"), Opacity = CssProperties.Of("opacity"), Display = CssProperties.Of("display");
 
-    private readonly Dictionary<ElementStyle, Seen> known = new(ReferenceEqualityComparer.Instance);
+    private readonly Dictionary<object, Seen> known = new(ReferenceEqualityComparer.Instance);
 
     // What browsers begin to paint on (CSS Color Adjustment 1, §2.3: the canvas), where no scheme is said to be dark.
     internal static ImmutableArray<Tone> Canvas { get; } = [new(Color.White, null, Background, null)];
@@ -54,17 +54,17 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
     public PlaceStyles Window => window;
 
     /// <summary>All that was seen.</summary>
-    public IReadOnlyDictionary<ElementStyle, Seen> Known => known;
+    public IReadOnlyDictionary<object, Seen> Known => known;
 
     public Seen Of(Place place)
     {
         var style = window.Of(place);
-        if (known.TryGetValue(style, out var seen)) return seen;
-        if (before.TryGetValue(style, out seen)) return known[style] = seen;
+        if (known.TryGetValue(style.Identity, out var seen)) return seen;
+        if (before.TryGetValue(style.Identity, out seen)) return known[style.Identity] = seen;
         var around = place.Parent is null ? null : Of(place.Parent);
         var scheme = place.Element["data-scheme"] is { } carried ? Effective(carried) : around?.Scheme ?? Effective("");
         var opacity = double.TryParse(style.Text(Opacity), CultureInfo.InvariantCulture, out var number) ? Math.Clamp(number, 0, 1) : 1;
-        return known[style] = new(style, GroundOf(style, around?.Ground ?? Canvas, scheme), around, opacity, (around?.IsShown ?? true) && style.Text(Display) != "none", scheme);
+        return known[style.Identity] = new(style, GroundOf(style, around?.Ground ?? Canvas, scheme), around, opacity, (around?.IsShown ?? true) && style.Text(Display) != "none", scheme);
     }
 
     /// <summary>What a property of a colour comes to; null where it is no colour that can be told.</summary>

@@ -19,7 +19,6 @@ internal sealed class SiteSheets
 {
     // By the key of the rule.
     private readonly Dictionary<string, (Rule Rule, CssSheet Sheet)> generated = new(StringComparer.Ordinal);
-    private readonly Dictionary<CssSheet, Rule> rules = new(ReferenceEqualityComparer.Instance);
     private readonly Dictionary<(string Text, int Nth), CssSheet> written = [];
     private readonly Dictionary<CssSheet, int> starts = new(ReferenceEqualityComparer.Instance);
     private readonly (string Text, CssSheet Sheet) head;
@@ -35,9 +34,8 @@ internal sealed class SiteSheets
         all.Add(head.Sheet);
         foreach (var rule in sheet.Rules.OrderBy(r => r.Layer))
         {
-            var one = before is not null && before.generated.TryGetValue(rule.Key, out var known) && IsSame(known.Rule, rule) ? known.Sheet : CssSheet.Parse(TextOf(rule), null);
+            var one = before is not null && before.generated.TryGetValue(rule.Key, out var known) && IsSame(known.Rule, rule) ? known.Sheet : CssSheet.Parse(TextOf(rule), rule.Key);
             generated[rule.Key] = (rule, one);
-            rules[one] = rule;
             all.Add(one);
         }
         var times = new Dictionary<string, int>(StringComparer.Ordinal);
@@ -66,7 +64,7 @@ internal sealed class SiteSheets
     public static SiteSheets Of(Site site, SiteSheets? before, bool isWhole) => new(StyleSheetRenderer.Render(site), before, isWhole);
 
     /// <summary>The rule of the generated sheet that a rule is; null where it is none of these.</summary>
-    public Rule? RuleOf(StyleRule rule) => rules.GetValueOrDefault(rule.Sheet);
+    public Rule? RuleOf(StyleRule rule) => rule.Sheet.Name is { } key && generated.TryGetValue(key, out var made) ? made.Rule : null;
 
     /// <summary>Where a sheet of the overrides begins in their text; null where it is none of these.</summary>
     public int? StartOf(CssSheet sheet) => starts.TryGetValue(sheet, out var start) ? start : null;
@@ -76,7 +74,12 @@ internal sealed class SiteSheets
     public Decided? Of(Declared declared, int at)
     {
         if (declared.Rule is not { } rule) return null;
-        if (rules.TryGetValue(rule.Sheet, out var made)) return at < made.Declarations.Length ? new(made.Declarations[at].Origin, 0) : null;
+        if (rule.Sheet.Name is { } key && generated.TryGetValue(key, out var made))
+        {
+            // A style may have been taken over from before the rule was written anew.
+            var declaration = ReferenceEquals(made.Sheet, rule.Sheet) ? made.Rule.Declarations.ElementAtOrDefault(at) : made.Rule.Declarations.FirstOrDefault(d => d.Name == declared.Name);
+            return declaration is null ? null : new(declaration.Origin, 0);
+        }
         return starts.TryGetValue(rule.Sheet, out var start) ? new(null, 1 + overrides.AsSpan(0, Math.Min(overrides.Length, start + declared.Node.Start)).Count('\n')) : null;
     }
 

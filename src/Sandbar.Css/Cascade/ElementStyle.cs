@@ -22,23 +22,41 @@ public sealed class ElementStyle
         AnimationName = CssProperties.Of("animation-name"), ZoomProperty = CssProperties.Of("zoom"), Display = CssProperties.Of("display"), Position = CssProperties.Of("position"), Float = CssProperties.Of("float"), OverflowX = CssProperties.Of("overflow-x"), OverflowY = CssProperties.Of("overflow-y"),
         WritingMode = CssProperties.Of("writing-mode"), Direction = CssProperties.Of("direction"), ColorScheme = CssProperties.Of("color-scheme");
 
-    private readonly Dictionary<int, ComputedValue> values = [];
-    private readonly Dictionary<int, string> withCurrentColor = [];
+    private readonly Findings findings;
     private readonly Dictionary<string, Values?> customs = new(StringComparer.Ordinal);
-    private readonly Dictionary<Declared, ImmutableArray<Assignment>?> substituted = [];
     private readonly List<string> open = [];
     private readonly HashSet<string> circular = new(StringComparer.Ordinal);
     private readonly bool isWords;
-    private Flow? flow;
-    private bool? isDark;
-    private double? zoom;
-    private ComputedColor? currentColor;
-    private FontSize? fontSize;
-    private Lengths? lengths;
 
     /// <param name="isWords">Whether it is a picture that is not there, so that its words stand in its place.</param>
-    internal ElementStyle(StyleBasis basis, Element element, ElementStyle? parent, ElementCascade cascade, string piece, bool isWords) =>
-        (Basis, Element, Parent, Cascade, Piece, this.isWords) = (basis, element, parent, cascade, piece, isWords);
+    /// <param name="same">A style that comes to the same, custom properties that nobody reads aside; null where none is known.</param>
+    internal ElementStyle(StyleBasis basis, Element element, ElementStyle? parent, ElementCascade cascade, string piece, bool isWords, ElementStyle? same = null) =>
+        (Basis, Element, Parent, Cascade, Piece, this.isWords, findings) = (basis, element, parent, cascade, piece, isWords, same?.findings ?? new());
+
+    /// <summary>What has been found: shared with styles that come to the same.</summary>
+    private sealed class Findings
+    {
+        public Dictionary<int, ComputedValue> Values { get; } = [];
+
+        public Dictionary<int, string> WithCurrentColor { get; } = [];
+
+        public Dictionary<Declared, ImmutableArray<Assignment>?> Substituted { get; } = [];
+
+        public Flow? Flow { get; set; }
+
+        public bool? IsDark { get; set; }
+
+        public double? Zoom { get; set; }
+
+        public ComputedColor? CurrentColor { get; set; }
+
+        public FontSize? FontSize { get; set; }
+
+        public Lengths? Lengths { get; set; }
+    }
+
+    /// <summary>One object for all styles that are known to come to the same, whatever property is asked for; custom properties that no declaration of theirs reads aside.</summary>
+    public object Identity => findings;
 
     /// <summary>What it has in common with all others of its window.</summary>
     internal StyleBasis Basis { get; }
@@ -55,10 +73,10 @@ public sealed class ElementStyle
     public string Piece { get; }
 
     /// <summary>How text runs in it.</summary>
-    public Flow Flow => flow ??= Flow.Of(Raw(WritingMode), Raw(Direction));
+    public Flow Flow => findings.Flow ??= Flow.Of(Raw(WritingMode), Raw(Direction));
 
     /// <summary>Whether system colours and <c>light-dark()</c> are dark here (CSS Color Adjustment 1, §2).</summary>
-    public bool IsDark => isDark ??= Computed(ColorScheme).Text.Split(' ') is var schemes && schemes.Contains("dark") && (Basis.Media.IsDark || !schemes.Contains("light"));
+    public bool IsDark => findings.IsDark ??= Computed(ColorScheme).Text.Split(' ') is var schemes && schemes.Contains("dark") && (Basis.Media.IsDark || !schemes.Contains("light"));
 
     /// <summary>Its font size in px; NaN where it takes the measures of a font to know.</summary>
     public double FontSizePx => Size.Px;
@@ -67,8 +85,8 @@ public sealed class ElementStyle
     public ComputedValue Computed(Property property)
     {
         var physical = property.IsLogical ? LogicalSides.Physical(property, Flow) : property;
-        if (values.TryGetValue(physical.Id, out var known)) return known;
-        return values[physical.Id] = Compute(physical);
+        if (findings.Values.TryGetValue(physical.Id, out var known)) return known;
+        return findings.Values[physical.Id] = Compute(physical);
     }
 
     /// <summary>The same with <c>currentcolor</c> put in, as Chromium's <c>computedStyleMap</c> gives it.</summary>
@@ -76,14 +94,14 @@ public sealed class ElementStyle
     {
         var computed = Computed(property);
         if (!computed.KeepsCurrentColor) return computed.Text;
-        if (!withCurrentColor.TryGetValue(property.Id, out var text)) withCurrentColor[property.Id] = text = new ComputedText(Surroundings(Lengths, CurrentColor)).Of(property, Parser.ParseValues(computed.Text));
+        if (!findings.WithCurrentColor.TryGetValue(property.Id, out var text)) findings.WithCurrentColor[property.Id] = text = new ComputedText(Surroundings(Lengths, CurrentColor)).Of(property, Parser.ParseValues(computed.Text));
         return text;
     }
 
     internal string Text(string property) => Text(CssProperties.Of(property));
 
     /// <summary>What <c>currentcolor</c> is.</summary>
-    public ComputedColor CurrentColor => currentColor ??= Parser.ParseValues(Computed(Color).Text) is [var value] && ColorComputation.Of(value, ComputedColor.Black, false, Lengths.Initial) is { } color
+    public ComputedColor CurrentColor => findings.CurrentColor ??= Parser.ParseValues(Computed(Color).Text) is [var value] && ColorComputation.Of(value, ComputedColor.Black, false, Lengths.Initial) is { } color
         ? color : ComputedColor.Black;
 
     /// <summary>The declaration of a property that counts; null where nothing is declared.</summary>
@@ -173,10 +191,10 @@ public sealed class ElementStyle
     {
         var logical = declared.Sets.FirstOrDefault(p => p == property || (p.IsLogical && LogicalSides.Physical(p, Flow) == property)) ?? property;
         if (!declared.HoldsVariables) return declared.For(logical);
-        if (!substituted.TryGetValue(declared, out var assignments))
+        if (!findings.Substituted.TryGetValue(declared, out var assignments))
         {
             assignments = Substituted(declared.Node.Value) is { } found && found.Trimmed() is { IsEmpty: false } trimmed ? Basis.Checked(declared.Name, trimmed) : null;
-            substituted[declared] = assignments;
+            findings.Substituted[declared] = assignments;
         }
         return assignments is { } given ? Cascading.Values(given, logical) : null;
     }
@@ -239,10 +257,10 @@ public sealed class ElementStyle
     {
         get
         {
-            if (lengths is not null) return lengths;
+            if (findings.Lengths is { } known) return known;
             var media = Basis.Media;
-            lengths = new(FontSizePx, Root.FontSizePx, media.Width, media.Height) { IsVertical = Flow.IsVertical, Container = ContainerSize, Zoom = Zoom };
-            return lengths = lengths with { LineHeight = LineHeightPx, RootLineHeight = Root == this ? LineHeightPx : Root.LineHeightPx };
+            var lengths = findings.Lengths = new(FontSizePx, Root.FontSizePx, media.Width, media.Height) { IsVertical = Flow.IsVertical, Container = ContainerSize, Zoom = Zoom };
+            return findings.Lengths = lengths with { LineHeight = LineHeightPx, RootLineHeight = Root == this ? LineHeightPx : Root.LineHeightPx };
         }
     }
 
@@ -259,7 +277,7 @@ public sealed class ElementStyle
         return isHeight ? Basis.Media.Height : Basis.Media.Width;
     }
 
-    private double Zoom => zoom ??= (double.TryParse(Computed(ZoomProperty).Text, System.Globalization.CultureInfo.InvariantCulture, out var own) && own > 0 ? own : 1) * (Parent?.Zoom ?? 1);
+    private double Zoom => findings.Zoom ??= (double.TryParse(Computed(ZoomProperty).Text, System.Globalization.CultureInfo.InvariantCulture, out var own) && own > 0 ? own : 1) * (Parent?.Zoom ?? 1);
 
     private double? LineHeightPx => Parser.ParseValues(Computed(LineHeight).Text) switch
     {
@@ -278,7 +296,7 @@ public sealed class ElementStyle
         public double Px { get; init; } = (float)Px;
     }
 
-    private FontSize Size => fontSize ??= FindFontSize();
+    private FontSize Size => findings.FontSize ??= FindFontSize();
 
     private static readonly string[] SizeWords = ["xx-small", "x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large"];
 

@@ -40,6 +40,9 @@ internal sealed class KnownStyles(KnownStyles? before = null)
 
     private static (ElementStyle?, ElementCascade, string, bool, bool) KeyOf(ElementStyle style) => (style.Parent, style.Cascade, style.Piece.Length > 0 ? style.Piece : style.Element.Name, style.Parent is null, false);
 
+    /// <summary>A style that comes to the same as one from before, in other surroundings.</summary>
+    public ElementStyle Same(ElementStyle style, ElementStyle? parent, ElementCascade cascade) => Keep(new ElementStyle(style.Basis, style.Element, parent, cascade, style.Piece, isWords: false, style));
+
     /// <summary>What the <c>style</c> attribute declares.</summary>
     public ImmutableArray<Declared> Inline(string style)
     {

@@ -55,34 +55,34 @@ public sealed class PlaceStyles
         var after = new PlaceStyles(next, mostSteps, new(known));
         // Whether what is around decides over a rule may change with any of them.
         if (next.HasContainers || Rules.HasContainers) return after;
-        var gone = Rules.Without(next).ToHashSet<ActiveRule>(ReferenceEqualityComparer.Instance);
-        var added = RuleSet.Of(next.Without(Rules), next.Media);
+        var change = RuleChange.Of(Rules, next);
         for (var i = 0; i < cascades.Count; i++)
         {
             var place = places.All[i];
-            var cascade = cascades[i] is { } before ? after.Changed(before, gone, added, place, "") : null;
-            var isSame = cascade is not null && cascade == cascades[i] && styles[i] is not null && (place.Parent is null ? Rules.Basis == next.Basis : after.Keeps(this, place.Parent));
-            after.cascades.Add(cascade);
-            after.styles.Add(isSame ? after.known.Keep(styles[i]!) : null);
+            after.cascades.Add(cascades[i] is { } before ? after.Changed(before, change, place, "") : null);
+            after.styles.Add(after.cascades[i] is { } cascade && styles[i] is { } style ? after.After(style, cascade, change, place.Parent is null ? null : styles[place.Parent.Index], place.Parent is null ? null : after.styles[place.Parent.Index]) : null);
         }
-        foreach (var ((place, piece), (cascade, style)) in pieces)
+        foreach (var ((place, piece), (before, style)) in pieces)
         {
-            if (after.Keeps(this, place) && after.Changed(cascade, gone, added, place, piece) == cascade) after.pieces[(place, piece)] = (cascade, style);
+            if (styles[place.Index] is not { } around || after.styles[place.Index] is not { } now) continue;
+            var cascade = after.Changed(before, change, place, piece);
+            if (after.After(style, cascade, change, around, now) is { } same) after.pieces[(place, piece)] = (cascade, same);
         }
         return after;
     }
 
-    /// <summary>Whether a place is styled as it was.</summary>
-    public bool Keeps(PlaceStyles before, Place place) => place.Index < styles.Count && place.Index < before.styles.Count && styles[place.Index] is { } style && style == before.styles[place.Index];
-
-    private ElementCascade Changed(ElementCascade before, HashSet<ActiveRule> gone, RuleSet added, Place place, string piece)
+    /// <summary>What becomes of a style: itself, or one that comes to the same, where nothing that it is reckoned from changed; else null.</summary>
+    private ElementStyle? After(ElementStyle style, ElementCascade cascade, RuleChange change, ElementStyle? around, ElementStyle? now)
     {
-        var isReached = added.MayReach(place.Element, piece);
-        if (!isReached && gone.Count > 0)
-        {
-            foreach (var rule in before.Rules) isReached |= gone.Contains(rule.Active);
-        }
-        return known.Keep(isReached ? MatchingOf(place).After(before, gone.Contains, added, place.Element, piece) : before);
+        if (style.Basis != Rules.Basis || around?.Identity != now?.Identity) return null;
+        if (cascade == style.Cascade && around == now) return known.Keep(style);
+        return change.Keeps(style.Cascade, cascade) ? known.Same(style, now, cascade) : null;
+    }
+
+    private ElementCascade Changed(ElementCascade before, RuleChange change, Place place, string piece)
+    {
+        var isReached = change.Added.MayReach(place.Element, piece) || change.Reaches(before);
+        return known.Keep(isReached ? MatchingOf(place).After(before, change.IsGone, change.Added, place.Element, piece) : before);
     }
 
     private ElementCascade Matched(Place place, string piece, ElementStyle? parent) =>

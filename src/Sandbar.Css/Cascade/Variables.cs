@@ -19,14 +19,13 @@ internal sealed class Variables
     /// <param name="attribute">What an attribute of the element says; null where it has none.</param>
     public Variables(Func<string, ImmutableArray<ComponentValue>?> find, Func<string, string?> attribute, MediaEnvironment media) => (this.find, this.attribute, this.media) = (find, attribute, media);
 
-    /// <summary>Names of the custom properties that values read.</summary>
+    /// <summary>Names of the custom properties that values read or ask about.</summary>
     public static IEnumerable<string> Names(ImmutableArray<ComponentValue> values)
     {
         foreach (var value in values)
         {
-            var inner = value switch { FunctionValue function => function.Values, BlockValue block => block.Values, _ => [] };
-            if (value is FunctionValue read && read.Name.Equals("var", StringComparison.OrdinalIgnoreCase) && inner.WithoutSpace() is [Token { Kind: TokenKind.Ident } name, ..]) yield return name.Text;
-            foreach (var found in Names(inner)) yield return found;
+            if (value is Token { Kind: TokenKind.Ident, Text: ['-', '-', ..] } name) yield return name.Text;
+            foreach (var found in Names(value switch { FunctionValue function => function.Values, BlockValue block => block.Values, _ => [] })) yield return found;
         }
     }
 

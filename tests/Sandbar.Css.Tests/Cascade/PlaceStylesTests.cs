@@ -77,7 +77,7 @@ public class PlaceStylesTests
     public void Elements_of_any_page_that_no_rule_tells_apart_stand_in_one_place()
     {
         var places = Places.Of([StyleSheet.Parse(".a > b { color: red }", null)]);
-        var (one, other) = (Document.Parse("<!doctype html><p class=a id=x><b title=y>1</b><b>2</b></p>"), Document.Parse("<!doctype html><p class=a><b>3</b></p><p><b>4</b></p>"));
+        var (one, other) = (Document.Parse("<!doctype html><p class=a id=x><b data-block=y>1</b><b>2</b></p>"), Document.Parse("<!doctype html><p class=a><b>3</b></p><p><b>4</b></p>"));
         Assert.Equal(At(one, 4), At(one, 5));
         Assert.Equal(At(one, 4), At(other, 4));
         Assert.NotEqual(At(other, 4), At(other, 6));
