@@ -10,7 +10,7 @@ namespace Sandbar.Bench;
 /// <summary>What it costs to find every pair of colours of a site: at first, and after an edit of one value, of one line of the overrides and of one block.</summary>
 internal static class PairsBench
 {
-    private const int Rounds = 15, Pages = 200, BlocksOnPage = 40;
+    private const int Rounds = 60, Pages = 200, BlocksOnPage = 40;
 
     private const string Sheet = ".card { border-color: #888 }\n.button:hover { color: #fefefe }\n@media (max-width: 640px) { .section { background: #fafafa } }\n";
 

@@ -28,7 +28,7 @@ public sealed class PaletteCourseTests : IAsyncLifetime
     public async Task A_sites_colours_are_got_right(string slug)
     {
         if (slug != "pellwyn") await workplace.Server.Client.PostAsJsonAsync("/api/sites/new", new { name = "Harbour Lantern Walks", color = "#1f4e79", heading = (string?)null, text = (string?)null, @base = (string?)null }, TestContext.Current.CancellationToken).OkAsync();
-        // The demo's own overrides are not counted as pairs, and would stand in the way of what is released without a fault.
+        // What the demo's own overrides do would stand in the way of what is released without a fault.
         else await EditAsync(slug, new { kind = "setOverrides", css = "" });
         var folder = Directory.CreateTempSubdirectory("palette-course");
         try

@@ -177,11 +177,25 @@ public sealed class PaletteTests : IAsyncLifetime
         string[] Grounds() => Browser.Run<string>("return [...document.querySelectorAll('.stage iframe')].map(f => f.contentDocument.body && f.contentWindow.getComputedStyle(f.contentDocument.body).backgroundColor).join(';')").Split(';');
     }
 
+    /// <summary>What the designer wrote is counted, and the pair leads to where it stands.</summary>
+    [Fact]
+    public async Task A_pair_that_a_line_of_the_overrides_decides_leads_there()
+    {
+        await workplace.Server.EditAsync(0, new { kind = "setOverrides", css = ".nothing { top: 0 }\n\n.button-filled { color: #8a2846 }" }).OkAsync();
+        Browser.Open(workplace.At("/sites/pellwyn/palette?view=pairs"));
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".pair-row")).Count > 0, "the pairs");
+        Assert.StartsWith("#8a2846 on beet", Browser.Element(".pair-name").GetAttribute("title")!, StringComparison.Ordinal);
+        Browser.Element(".pair-row").Click();
+        Browser.Driver.FindElement(By.LinkText("overrides, line 3")).Click();
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".cm-focused .cm-activeLine")).Any(l => l.Text.StartsWith(".button-filled", StringComparison.Ordinal)), "the line");
+        Assert.DoesNotContain("line=", Browser.Driver.Url, StringComparison.Ordinal);
+    }
+
     [Fact]
     public async Task Pairs_are_mended_one_by_one_and_all_at_once_until_axe_finds_nothing()
     {
         var cancel = TestContext.Current.CancellationToken;
-        // Without the demo's own overrides, which are not counted; and with a text of day turned too pale.
+        // Without the demo's own overrides; and with a text of day turned too pale.
         foreach (var edit in new object[] { new { kind = "setOverrides", css = "" }, new { kind = "setThing", of = "scheme", id = "day", field = "colors/quiet-text", text = "soil tint 4" } })
             await workplace.Server.EditAsync((await workplace.Server.SiteAsync()).Version(), edit, window: "other").OkAsync();
         Browser.Open(workplace.At("/sites/pellwyn/palette?view=pairs"));

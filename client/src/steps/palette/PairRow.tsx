@@ -66,7 +66,7 @@ function PairInUse({ at, version }: { at: InUse; version: number }) {
         <span className="quiet">{at.scheme}</span>
         {at.lines.map((line) => (
           <Fragment key={line}>
-            {' '}
+            {' · '}
             <Link title="What you wrote there decides it" to={{ pathname: `/sites/${slug}/overrides`, search: withLine(params, line) }}>
               overrides, line {line}
             </Link>
