@@ -1,4 +1,4 @@
-import { Alert, App, Button, Skeleton } from 'antd';
+import { Alert, App, Button } from 'antd';
 import { useCallback, useEffect, useState } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Navigate, useParams } from 'react-router';
@@ -14,6 +14,7 @@ import { StatusLine } from './StatusLine';
 import { StepPanel } from './StepPanel';
 import { STEPS } from './steps';
 import { TopBar } from './TopBar';
+import { Waiting } from '../ui/Waiting';
 import './SitePage.css';
 
 /** A site at a step. */
@@ -23,7 +24,7 @@ export function SitePage() {
   if (open.isPending) {
     return (
       <main className="waiting" aria-busy="true" aria-label="Opening the site">
-        <Skeleton active={false} paragraph={{ rows: 8 }} />
+        <Waiting rows={8} />
       </main>
     );
   }

@@ -1,9 +1,9 @@
-import { Skeleton } from 'antd';
 import { lazy, Suspense, useEffect, useReducer, type ComponentType } from 'react';
 import type { Step } from '../site/step';
 import { useArrival } from '../site/arrival';
 import { Boundary } from './Boundary';
 import { STEPS } from './steps';
+import { Waiting } from '../ui/Waiting';
 
 const views = new Map<Step, ComponentType>();
 
@@ -53,5 +53,5 @@ function Loading() {
       delete document.documentElement.dataset.loading;
     };
   }, []);
-  return <Skeleton active={false} className="waiting" />;
+  return <Waiting />;
 }

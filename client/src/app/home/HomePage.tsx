@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { Button, Skeleton } from 'antd';
+import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { answered, api, type RequestFailed, type Schemas } from '../../api/client';
 import { newGesture, windowId } from '../../site/window';
@@ -9,6 +9,7 @@ import { NameDialog } from './NameDialog';
 import { NewSiteDialog } from './NewSiteDialog';
 import { OpenFile } from './OpenFile';
 import { SiteCard } from './SiteCard';
+import { Waiting } from '../../ui/Waiting';
 import './HomePage.css';
 
 type Listed = Schemas['ListedSite'];
@@ -49,7 +50,7 @@ export function HomePage() {
           </Button>
         </span>
       </div>
-      {sites.isPending && <Skeleton active={false} />}
+      {sites.isPending && <Waiting />}
       {sites.isError && <QueryError title="The sites cannot be listed" query={sites} />}
       {sites.data?.length === 0 && <p className="empty">There is no site here yet. Start a new one, or open a site file.</p>}
       {sites.data && sites.data.length > 0 && (

@@ -1,10 +1,10 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { Skeleton } from 'antd';
 import { answered, api, type Schemas } from '../../api/client';
 import { useEditing } from '../../site/editingContext';
 import { useStageView } from '../../stage/view';
 import { QueryError } from '../../ui/QueryError';
 import { PlaceButtons } from './PlaceButtons';
+import { Waiting } from '../../ui/Waiting';
 
 type Collapsing = Schemas['CollapsingPairView'];
 
@@ -23,7 +23,7 @@ export function CollapsingPairs() {
     gcTime: 60_000,
   });
   if (pairs.isError) return <QueryError title="What collapses cannot be computed" query={pairs} />;
-  if (!pairs.data) return <Skeleton active={false} className="waiting" />;
+  if (!pairs.data) return <Waiting />;
   if (pairs.data.length === 0) return <p className="empty">No two neighbours are told apart by a hue alone.</p>;
   return (
     <ul className="pair-rows" aria-label="Neighbours that collapse">

@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
-import { Button, Skeleton } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { answered, api, type Edit, type Schemas } from '../../api/client';
 import { useEditing } from '../../site/editingContext';
 import { useTrial } from '../../site/useTrial';
 import { Problem } from '../../ui/Problem';
 import { QueryError } from '../../ui/QueryError';
+import { Waiting } from '../../ui/Waiting';
 
 interface Props {
   pair: Schemas['PairInUseView'];
@@ -31,7 +32,7 @@ export function Mends({ pair, version, onDone }: Props) {
     if (wrong === null) onDone();
   };
   if (mends.isError) return <QueryError title="No mend can be looked for" query={mends} />;
-  if (!mends.data) return <Skeleton active={false} className="waiting" paragraph={{ rows: 1 }} />;
+  if (!mends.data) return <Waiting rows={1} />;
   return (
     <div className="mends" role="group" aria-label={`Ways to mend ${pair.where}`}>
       {mends.data.length === 0 && (

@@ -1,4 +1,4 @@
-import { Button, Segmented, Skeleton } from 'antd';
+import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import { usePairs } from '../../site/figures';
 import { QueryError } from '../../ui/QueryError';
@@ -6,6 +6,7 @@ import { CollapsingPairs } from './CollapsingPairs';
 import { MendAll } from './MendAll';
 import { PairMatrix } from './PairMatrix';
 import { PairRow } from './PairRow';
+import { Waiting } from '../../ui/Waiting';
 import './PairsPanel.css';
 
 /** Which colours meet on the pages, and how they read: the worst first, each with its places and the ways to mend it. */
@@ -14,7 +15,7 @@ export function PairsPanel() {
   const [shown, setShown] = useState('all');
   const [mending, setMending] = useState(false);
   if (pairs.isError) return <QueryError title="The pairs cannot be computed" query={pairs} />;
-  if (!pairs.data) return <Skeleton active={false} className="waiting" />;
+  if (!pairs.data) return <Waiting />;
   const { rows, version } = pairs.data;
   const failing = rows.filter((p) => !p.passes);
   const listed = shown === 'failing' ? failing : rows;

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Button, Input, Skeleton } from 'antd';
+import { Button, Input } from 'antd';
 import { useId } from 'react';
 import { answered, api, type RequestFailed } from '../../api/client';
 import { useActions, useEditing } from '../../site/editingContext';
@@ -7,6 +7,7 @@ import { useDraft, useSending } from '../../site/useDraft';
 import { QueryError } from '../../ui/QueryError';
 import { Problem } from '../../ui/Problem';
 import { When } from '../../ui/When';
+import { Waiting } from '../../ui/Waiting';
 import './SnapshotsStep.css';
 
 /** Named states of the whole site, and what has been done to it. */
@@ -28,7 +29,7 @@ export default function SnapshotsStep() {
       </div>
       <NameState />
       {!past.data ? (
-        <Skeleton active={false} className="waiting" />
+        <Waiting />
       ) : (
         // Long lists scroll, and are reached by key.
         // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex

@@ -1,4 +1,4 @@
-import { Button, Input, Segmented, Select, Skeleton } from 'antd';
+import { Button, Input, Segmented, Select } from 'antd';
 import { useMemo, useRef, useState } from 'react';
 import type { Edit, Schemas } from '../../api/client';
 import { useCandidates } from '../../site/candidates';
@@ -9,6 +9,7 @@ import { MenuButton } from '../../ui/MenuButton';
 import { QueryError } from '../../ui/QueryError';
 import { useFonts, useSeen } from '../../ui/fonts';
 import { filtered, SORTS, type ShelfFilter } from './shelfFilter';
+import { Waiting } from '../../ui/Waiting';
 
 type Bundled = Schemas['BundledFamilyView'];
 type FamilyView = Schemas['FamilyView'];
@@ -119,7 +120,7 @@ export function Shelf({ families }: { families: readonly FamilyView[] }) {
           onChange={(language) => change({ language })}
         />
       </div>
-      {shelf.isPending && <Skeleton active={false} className="waiting" />}
+      {shelf.isPending && <Waiting />}
       {shelf.isError && <QueryError title="The shelf cannot be read" query={shelf} />}
       {shelf.data && shown.length === 0 && <p className="empty">No family on the shelf is like that.</p>}
       <ul className="family-rows" aria-label="Shelf">
