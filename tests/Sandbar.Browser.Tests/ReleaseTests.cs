@@ -116,6 +116,7 @@ public sealed class ReleaseTests(Workplace workplace) : IClassFixture<Workplace>
         var ours = inUse.Where(p => p!["kind"]!.GetValue<string>() is "text" or "largeText" && p["state"]!.GetValue<string>() is "rest" or "current")
             .ToLookup(p => (p!["foreground"]!.GetValue<string>(), p["ground"]!.GetValue<string>()), p => p!["ratio"]!.GetValue<double>());
         await using var released = await Released.UnpackAsync(await workplace.Server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/pages.zip", cancel));
+        await workplace.Server.EditAsync((await workplace.Server.SiteAsync()).Version(), new { kind = "setOverrides", css = "" }).OkAsync();
         var seen = new HashSet<(string, string)>();
         foreach (var scheme in new[] { "light", "dark" })
         {

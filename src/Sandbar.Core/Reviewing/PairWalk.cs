@@ -241,7 +241,8 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
             }
             if (worst is null || Contrast.Ratio(text, behind) < Contrast.Ratio(worst.Value.Color, worst.Value.Ground)) worst = (text, behind, lies);
         }
-        var found = worst!.Value;
+        // As a screen paints them.
+        var found = (Color: Gamut.Rounded(worst!.Value.Color), Ground: Gamut.Rounded(worst.Value.Ground), worst.Value.From);
         met.Add((new(kind, look, property, state, scene.Within, on.Scheme.Id, found.Color, found.Ground, target), color, found.From));
     }
 
