@@ -9,6 +9,7 @@ using Sandbar.Core.Styling;
 using Sandbar.Css.Cascade;
 using Sandbar.Css.Colors;
 using Sandbar.Css.Conditions;
+using Sandbar.Css.Selectors;
 
 namespace Sandbar.Core.Reviewing;
 
@@ -35,7 +36,18 @@ public static class ContrastPairs
 
     private static Found Look(Site site, CancellationToken cancel)
     {
-        var styles = SiteStyles.Of(site);
+        try
+        {
+            return Held(SiteStyles.Of(site), cancel);
+        }
+        catch (CostlySelectorException)
+        {
+            return Held(SiteStyles.WithoutOverrides(site), cancel);
+        }
+    }
+
+    private static Found Held(SiteStyles styles, CancellationToken cancel)
+    {
         using var held = SiteStyles.Hold(styles);
         if (Known.TryGetValue(styles, out var known)) return known;
         var found = Look(styles, cancel);

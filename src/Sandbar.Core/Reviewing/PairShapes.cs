@@ -77,6 +77,9 @@ internal sealed class PairShapes
 {
     private static readonly ConditionalWeakTable<Places, PairShapes> Kept = [];
 
+    /// <summary>As many are remembered: with each width that is typed in a condition one comes and one goes.</summary>
+    private const int MostWindows = 32;
+
     private readonly Dictionary<string, PairShape> known = new(StringComparer.Ordinal);
     private readonly Dictionary<MediaEnvironment, Remembered> windows = [];
     private readonly ConditionalWeakTable<StyledPage, KeptBlocks> pages = [];
@@ -99,7 +102,11 @@ internal sealed class PairShapes
         windows.TryGetValue(window, out var found) && found.Site.Palette.Schemes == site.Palette.Schemes && ReferenceEquals(found.Site.Edges, site.Edges) && LinkOf(found.Site) == LinkOf(site)
             ? (found.Pairs, found.Seen) : (ImmutableDictionary<(Arounds, PairShape), BlockPairs>.Empty, ImmutableDictionary<object, Seen>.Empty);
 
-    public void Remember(MediaEnvironment window, Site site, PairWalk walk, SeenColors seen) => windows[window] = new(site, walk.Known, seen.Known);
+    public void Remember(MediaEnvironment window, Site site, PairWalk walk, SeenColors seen)
+    {
+        if (windows.Count > MostWindows) windows.Clear();
+        windows[window] = new(site, walk.Known, seen.Known);
+    }
 
     /// <summary>Id of the look that links in texts wear; null where there is none.</summary>
     public static string? LinkOf(Site site) => site.Looks.FirstOrDefault(l => l.Part == "link")?.Id;

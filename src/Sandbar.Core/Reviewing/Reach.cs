@@ -5,6 +5,7 @@ using Sandbar.Core.Rendering;
 using Sandbar.Core.Styling;
 using Sandbar.Css.Cascade;
 using Sandbar.Css.Documents;
+using Sandbar.Css.Selectors;
 using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Reviewing;
@@ -18,12 +19,23 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
     public static Reach Of(Site before, Site after, CancellationToken cancel)
     {
         var blocks = ChangedBlocks(before, after);
-        var (earlier, later) = (SiteStyles.Of(before), SiteStyles.Of(after));
+        try
+        {
+            return Of(SiteStyles.Of(before), SiteStyles.Of(after), blocks, cancel);
+        }
+        catch (CostlySelectorException)
+        {
+            return Of(SiteStyles.WithoutOverrides(before), SiteStyles.WithoutOverrides(after), blocks, cancel);
+        }
+    }
+
+    private static Reach Of(SiteStyles earlier, SiteStyles later, HashSet<string> blocks, CancellationToken cancel)
+    {
         using var held = SiteStyles.Hold(earlier, later);
         if (blocks.Count == 0 && earlier.Sheets.SequenceEqual(later.Sheets)) return new(0, 0, later.LeftOut < 0);
         var declarations = new Declarations(earlier, later);
         int pages = 0, elements = 0;
-        foreach (var page in after.Pages)
+        foreach (var page in later.Site.Pages)
         {
             cancel.ThrowIfCancellationRequested();
             var styled = declarations.On(page);

@@ -6,6 +6,7 @@ using Sandbar.Core.Rendering;
 using Sandbar.Core.Styling;
 using Sandbar.Css;
 using Sandbar.Css.Cascade;
+using Sandbar.Css.Selectors;
 using Sandbar.Css.Syntax;
 using Origin = Sandbar.Core.Rendering.Origin;
 
@@ -22,7 +23,19 @@ public static class SilencedSettings
     public static ImmutableArray<SyntaxError> Of(Site site, CancellationToken cancel)
     {
         if (string.IsNullOrWhiteSpace(site.Overrides.Site)) return [];
-        var styles = SiteStyles.Of(site);
+        try
+        {
+            return Of(SiteStyles.Of(site), cancel);
+        }
+        catch (CostlySelectorException)
+        {
+            return Of(SiteStyles.WithoutOverrides(site), cancel);
+        }
+    }
+
+    private static ImmutableArray<SyntaxError> Of(SiteStyles styles, CancellationToken cancel)
+    {
+        var site = styles.Site;
         using var held = SiteStyles.Hold(styles);
         var windows = Windows.Of(styles.Sheets, _ => true, isDarkAsked: false).Select(styles.In).ToList();
         var order = styles.Written.Sheet.Rules.Select((rule, at) => (rule, at)).ToDictionary(r => r.rule, r => r.at);
@@ -42,7 +55,9 @@ public static class SilencedSettings
         }
         var notes = silenced.Select(s => Note(styles, s.Key, [.. s.Value.OrderBy(v => order[v.Rule])]));
         if (styles.LeftOut is >= 0 and var leftOut)
-            notes = notes.Append(new(leftOut, leftOut + 1, "From here on rules that ask what stands beside or inside an element are not counted, in contrast and reach neither: together they ask so much that nobody would wait for the answer."));
+            notes = notes.Append(new(leftOut, leftOut + 1, styles.IsNothingCounted
+                ? "These rules are not counted, in contrast and reach neither: together they ask so much of every element that nobody would wait for the answer."
+                : "From here on rules that ask what stands beside or inside an element are not counted, in contrast and reach neither: together they ask so much that nobody would wait for the answer."));
         return [.. notes.OrderBy(n => n.Start)];
     }
 

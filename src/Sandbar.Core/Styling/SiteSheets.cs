@@ -11,6 +11,17 @@ namespace Sandbar.Core.Styling;
 /// <param name="Line">The line of the overrides, from 1; 0 where it is none of these.</param>
 public sealed record Decided(Rendering.Origin? Generated, int Line);
 
+/// <summary>Which rules of the overrides are counted: fewer where they ask so much that nobody would wait for the answer.</summary>
+internal enum CountedOverrides
+{
+    None,
+
+    /// <summary>Not those that ask what stands beside or inside an element.</summary>
+    Near,
+
+    All,
+}
+
 /// <summary>
 /// The stylesheet of a site as the cascade takes it: a sheet for each rule, so that what did not change is the same object. Rules and their declarations lead back to
 /// what made them.
@@ -24,7 +35,7 @@ internal sealed class SiteSheets
     private readonly (string Text, CssSheet Sheet) head;
     private readonly string overrides;
 
-    private SiteSheets(Rendering.StyleSheet sheet, SiteSheets? before, bool isWhole)
+    private SiteSheets(Rendering.StyleSheet sheet, SiteSheets? before, CountedOverrides counted)
     {
         Sheet = sheet;
         overrides = sheet.Overrides;
@@ -46,7 +57,7 @@ internal sealed class SiteSheets
             var nth = times[own] = times.GetValueOrDefault(own) + 1;
             var one = written[(own, nth)] = before is not null && before.written.TryGetValue((own, nth), out var same) ? same : CssSheet.Parse(own, null);
             starts[one] = rule.Start;
-            if (isWhole || !one.Rules.Any(r => r.IsFar)) all.Add(one);
+            if (counted == CountedOverrides.All || (counted == CountedOverrides.Near && !one.Rules.Any(r => r.IsFar))) all.Add(one);
             else if (LeftOut < 0) LeftOut = rule.Start;
         }
         All = all.ToImmutable();
@@ -60,8 +71,7 @@ internal sealed class SiteSheets
     /// <summary>In their order: that of the release.</summary>
     public ImmutableArray<CssSheet> All { get; }
 
-    /// <param name="isWhole">Whether all overrides are counted: else not those that ask what stands beside or inside an element.</param>
-    public static SiteSheets Of(Site site, SiteSheets? before, bool isWhole) => new(StyleSheetRenderer.Render(site), before, isWhole);
+    public static SiteSheets Of(Site site, SiteSheets? before, CountedOverrides counted) => new(StyleSheetRenderer.Render(site), before, counted);
 
     /// <summary>The rule of the generated sheet that a rule is; null where it is none of these.</summary>
     public Rule? RuleOf(StyleRule rule) => rule.Sheet.Name is { } key && generated.TryGetValue(key, out var made) ? made.Rule : null;

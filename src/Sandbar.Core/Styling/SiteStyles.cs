@@ -16,6 +16,9 @@ public sealed class SiteStyles
     /// <summary>As many sites are kept as are compared with each other: the one at hand, the one before the last edit, and one that is tried.</summary>
     private const int MostKept = 3;
 
+    /// <summary>Windows that are taken over, those asked about last before others: with each width that is typed one comes and one goes.</summary>
+    private const int MostWindows = 32;
+
     /// <summary>How often a part of a selector is held against elements of one page before the overrides are left out.</summary>
     internal const long MostSteps = 1_000_000;
 
@@ -27,11 +30,12 @@ public sealed class SiteStyles
     private readonly Dictionary<MediaEnvironment, PlaceStyles> windows = [];
     private readonly IReadOnlyDictionary<MediaEnvironment, PlaceStyles> earlier;
 
-    private SiteStyles(Site site, SiteStyles? before, bool isWhole)
+    private SiteStyles(Site site, SiteStyles? before, CountedOverrides counted)
     {
         Site = site;
+        IsNothingCounted = counted == CountedOverrides.None;
         gate = before?.gate ?? new();
-        sheets = SiteSheets.Of(site, before?.sheets, isWhole);
+        sheets = SiteSheets.Of(site, before?.sheets, counted);
         Places = Places.Of(sheets.All, before?.Places);
         var isSame = ReferenceEquals(Places, before?.Places);
         foreach (var page in site.Pages)
@@ -39,13 +43,16 @@ public sealed class SiteStyles
             var mark = PageChanges.Mark(site, page);
             pages[page.Id] = isSame && before!.pages.TryGetValue(page.Id, out var known) && known.Mark == mark ? known : new(site, page, mark, Places, MostSteps);
         }
-        earlier = isSame ? before!.earlier.Where(e => !before.windows.ContainsKey(e.Key)).Concat(before.windows).ToDictionary(e => e.Key, e => e.Value) : ImmutableDictionary<MediaEnvironment, PlaceStyles>.Empty;
+        earlier = isSame ? before!.windows.Concat(before.earlier.Where(e => !before.windows.ContainsKey(e.Key))).Take(MostWindows).ToDictionary(e => e.Key, e => e.Value) : ImmutableDictionary<MediaEnvironment, PlaceStyles>.Empty;
     }
 
     public Site Site { get; }
 
     /// <summary>Where the first rule of the overrides stands that is not counted, since together they ask so much that nobody would wait for the answer; -1 where all are.</summary>
     public int LeftOut => sheets.LeftOut;
+
+    /// <summary>Whether none of the overrides are.</summary>
+    public bool IsNothingCounted { get; }
 
     /// <summary>Where the elements of its pages stand.</summary>
     public Places Places { get; }
@@ -75,6 +82,18 @@ public sealed class SiteStyles
         {
             Recent.Insert(0, found);
             if (Recent.Count > MostKept) Recent.RemoveAt(MostKept);
+        }
+        return found;
+    }
+
+    /// <summary>The same where asking turned out to cost too much: without the overrides.</summary>
+    public static SiteStyles WithoutOverrides(Site site)
+    {
+        var found = new SiteStyles(site, null, CountedOverrides.None);
+        lock (Recent)
+        {
+            Recent.RemoveAll(r => ReferenceEquals(r.Site, site));
+            Recent.Insert(0, found);
         }
         return found;
     }
@@ -126,11 +145,11 @@ public sealed class SiteStyles
     {
         try
         {
-            return new(site, before, isWhole: true);
+            return new(site, before, CountedOverrides.All);
         }
         catch (CostlySelectorException)
         {
-            return new(site, before, isWhole: false);
+            return new(site, before, CountedOverrides.Near);
         }
     }
 

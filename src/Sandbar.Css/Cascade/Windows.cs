@@ -10,7 +10,7 @@ public static class Windows
     private const double FontSize = 16;
 
     /// <summary>As many as are looked at: a sheet can name any number of widths.</summary>
-    private const int Most = 24;
+    private const int Most = 24, MostConditions = 100;
 
     /// <summary>Of all widths, and of light and dark, one window for each that some rules tell from the others: the narrowest where it holds, light before dark.</summary>
     /// <param name="counts">Which declarations count.</param>
@@ -18,7 +18,7 @@ public static class Windows
     public static IReadOnlyList<MediaEnvironment> Of(IEnumerable<StyleSheet> sheets, Func<Declared, bool> counts, bool isDarkAsked)
     {
         var conditions = sheets.SelectMany(s => s.Items).OfType<RuleItem>().Where(i => i.Conditions.Any(c => c.Kind == ConditionKind.Media) && i.Rule.Declarations.Any(counts))
-            .SelectMany(i => i.Conditions.Where(c => c.Kind == ConditionKind.Media)).DistinctBy(c => Serializer.Values(c.Values)).ToList();
+            .SelectMany(i => i.Conditions.Where(c => c.Kind == ConditionKind.Media)).DistinctBy(c => Serializer.Values(c.Values)).Take(MostConditions).ToList();
         var widths = new SortedSet<int> { 0 };
         foreach (var length in conditions.SelectMany(c => Lengths(c.Values)))
         {
