@@ -137,6 +137,20 @@ fs.writeFileSync(
       "css-tree": version,
       properties: written(lexer.properties, patches.properties),
       types: written(lexer.types, patches.types),
+      // Of what takes ranges of characters, or anything, the names alone.
+      descriptors: Object.fromEntries(
+        Object.entries(patches.descriptors).map(([rule, patched]) => [
+          rule,
+          Object.fromEntries(
+            Object.entries(
+              written(lexer.atrules[rule].descriptors, patched),
+            ).map(([name, text]) => [
+              name,
+              /<(urange|declaration-value)>/.test(text) ? "" : text,
+            ]),
+          ),
+        ]),
+      ),
     },
     null,
     1,

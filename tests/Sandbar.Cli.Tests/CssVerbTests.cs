@@ -38,6 +38,8 @@ public sealed class CssVerbTests : IDisposable
         """{"elements":[{"path":"html > body > p:nth-of-type(1)","ref":null,"properties":{"max-width":{"computed":null,"needsLayout":true,"resolved":null},"--own":{"computed":"1px","resolved":"1px"}}}]}""")]
     [InlineData("""{"html":"FOLDER/a.html","select":".x","properties":["margin","background-position","border"],"fields":["computed"]}""",
         """{"elements":[{"path":"html > body > p:nth-of-type(1)","ref":null,"properties":{"margin":{"computed":"16px 0px"},"background-position":{"computed":"0% 0%"},"border":{"computed":null}}}]}""")]
+    [InlineData("""{"html":"FOLDER/a.html","css":["FOLDER/b.css"],"select":".x","properties":["color"],"fields":["off"]}""",
+        """{"elements":[{"path":"html > body > p:nth-of-type(1)","ref":null,"properties":{"color":{"off":[{"origin":"author","source":"FOLDER/b.css","line":4,"column":30,"selector":"p","specificity":[0,0,1],"layer":null,"important":false,"property":"color","value":"lime","inheritedFrom":null,"reason":"condition","condition":"(width < 200px)"}]}}}]}""")]
     [InlineData("""{"html":"FOLDER/a.html","select":".none"}""", """{"elements":[]}""")]
     [InlineData("""{"html":"FOLDER/a.html","select":"p","properties":["colour"]}""", """{"error":"“colour” is no property."}""")]
     [InlineData("""{"html":"FOLDER/a.html","css":["FOLDER/none.css"],"select":"p"}""", """{"error":"The file “FOLDER/none.css” cannot be read."}""")]

@@ -54,7 +54,7 @@ internal static class TraceVerb
                 writer.WriteString("path", Path(element));
                 writer.WriteString("ref", element["data-ref"]);
                 writer.WriteStartObject("properties");
-                foreach (var name in names) Property(writer, styles.Of(element), element, name, fields, lines);
+                foreach (var name in names) Property(writer, styles, element, name, fields, lines);
                 writer.WriteEndObject();
                 writer.WriteEndObject();
             }
@@ -82,8 +82,9 @@ internal static class TraceVerb
 
     private const int MostWindows = 32, LongestSheet = 50_000_000;
 
-    private static void Property(Utf8JsonWriter writer, ElementStyle style, Element element, string name, HashSet<string> fields, Dictionary<StyleSheet, TextLines> lines)
+    private static void Property(Utf8JsonWriter writer, PageStyles page, Element element, string name, HashSet<string> fields, Dictionary<StyleSheet, TextLines> lines)
     {
+        var style = page.Of(element);
         writer.WriteStartObject(name);
         var isCustom = name.StartsWith("--", StringComparison.Ordinal);
         var set = CssProperties.SetBy(name);
@@ -116,10 +117,31 @@ internal static class TraceVerb
             foreach (var loser in trace.Losers) Declaration(writer, loser, trace.InheritedFrom, loser.ReasonAgainst(trace.Winner!), lines);
             writer.WriteEndArray();
         }
+        if (fields.Contains("off"))
+        {
+            writer.WriteStartArray("off");
+            foreach (var off in property is null ? OffDeclaration.Of(page, element, name) : OffDeclaration.Of(page, element, property)) Declaration(writer, off.Declaration, null, off.Reason, lines, off.Condition);
+            writer.WriteEndArray();
+        }
+        if (fields.Contains("variables"))
+        {
+            writer.WriteStartArray("variables");
+            foreach (var variable in trace.Winner is { } reads ? VariableTrace.Of(style, element, reads.Declared) : [])
+            {
+                writer.WriteStartObject();
+                writer.WriteString("name", variable.Name);
+                writer.WriteString("value", variable.Value);
+                writer.WritePropertyName("winner");
+                if (variable.Winner is { } declared) Declaration(writer, declared, variable.InheritedFrom, null, lines);
+                else writer.WriteNullValue();
+                writer.WriteEndObject();
+            }
+            writer.WriteEndArray();
+        }
         writer.WriteEndObject();
     }
 
-    private static void Declaration(Utf8JsonWriter writer, Candidate candidate, Element? from, LossReason? reason, Dictionary<StyleSheet, TextLines> lines)
+    private static void Declaration(Utf8JsonWriter writer, Candidate candidate, Element? from, Enum? reason, Dictionary<StyleSheet, TextLines> lines, string? condition = null)
     {
         var (declared, rule) = (candidate.Declared, candidate.Declared.Rule);
         var node = declared.Node;
@@ -158,6 +180,7 @@ internal static class TraceVerb
         writer.WriteString("value", Value(declared));
         writer.WriteString("inheritedFrom", from is null ? null : Path(from));
         if (reason is { } why) writer.WriteString("reason", why.ToString().ToLowerInvariant());
+        if (condition is not null) writer.WriteString("condition", condition);
         writer.WriteEndObject();
     }
 

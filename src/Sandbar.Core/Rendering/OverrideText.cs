@@ -1,8 +1,7 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using System.Runtime.CompilerServices;
-using Sandbar.Css;
-using Sandbar.Css.Selectors;
+using Sandbar.Css.Linting;
 using Sandbar.Css.Syntax;
 
 namespace Sandbar.Core.Rendering;
@@ -54,7 +53,7 @@ public sealed class OverrideText
         {
             writer.Add(rule);
             rules.Add(new(rule.Start, rule.End));
-            problems.AddRange(ProblemsIn(rule, isNested: false).Take(MostProblems + 1 - problems.Count));
+            problems.AddRange(ProblemsIn(rule).Take(MostProblems + 1 - problems.Count));
         }
         return new(writer.Finish(), writer.HasStates, rules.ToImmutable(), Told(Merged(parser.Errors, problems)));
     }
@@ -96,32 +95,12 @@ public sealed class OverrideText
         for (; hasSecond; hasSecond = second.MoveNext()) yield return second.Current;
     }
 
-    /// <summary>What browsers leave out though it parses: selectors and properties they do not know. At-rules with descriptors of their own are passed over.</summary>
-    private static IEnumerable<SyntaxError> ProblemsIn(RuleNode rule, bool isNested)
-    {
-        if (IsRefused(rule)) yield return new(rule.Start, rule.End, Refusal(rule));
-        if (rule is AtRuleNode at && !AtRuleNode.HoldsRules(at.Name))
-        {
-            foreach (var problem in rule.Items.OfType<DeclarationNode>().SelectMany(d => Outside(d.Value))) yield return problem;
-            yield break;
-        }
-        var isFrames = rule is AtRuleNode { Name: var name } && name.EndsWith("keyframes", StringComparison.OrdinalIgnoreCase);
-        if (rule is StyleRuleNode && !SelectorParser.TryParse(rule.Prelude, isNested, out _, out var error)) yield return error;
-        foreach (var item in rule.Items)
-        {
-            if (item is RuleNode inner)
-            {
-                // Those of key frames are percentages.
-                foreach (var problem in isFrames ? inner.Items.OfType<DeclarationNode>().SelectMany(ProblemsOf) : ProblemsIn(inner, isNested || rule is StyleRuleNode)) yield return problem;
-            }
-            else if (item is DeclarationNode declaration)
-            {
-                foreach (var problem in ProblemsOf(declaration)) yield return problem;
-            }
-        }
-    }
+    /// <summary>What browsers leave out though it parses, and addresses that lead away from the site; in the order of the text.</summary>
+    private static IEnumerable<SyntaxError> ProblemsIn(RuleNode rule) => Merged(IsRefused(rule) ? [] : SheetLint.Of(rule).Select(d => new SyntaxError(d.Start, d.End, d.Message)), OfSites(rule));
 
-    private static IEnumerable<SyntaxError> ProblemsOf(DeclarationNode declaration) => UnknownProperty(declaration).Concat(Outside(declaration.Value));
+    /// <summary>What is left out, or leads away, since it stands in a site's sheet.</summary>
+    private static IEnumerable<SyntaxError> OfSites(RuleNode rule) => IsRefused(rule) ? [new(rule.Start, rule.End, Refusal(rule))]
+        : rule.Items.SelectMany(item => item is DeclarationNode declaration ? Outside(declaration.Value) : OfSites((RuleNode)item));
 
     /// <summary>Addresses that lead away from the site, where they stand.</summary>
     private static IEnumerable<SyntaxError> Outside(ImmutableArray<ComponentValue> values)
@@ -141,14 +120,6 @@ public sealed class OverrideText
                 yield return new(value.Start, value.End, "This leads away from the site: the stage fetches nothing from elsewhere, and every visitor of the released pages would ask that address. Put the file on the shelf instead.");
             foreach (var problem in inner.IsDefaultOrEmpty ? [] : Outside(inner)) yield return problem;
         }
-    }
-
-    private static IEnumerable<SyntaxError> UnknownProperty(DeclarationNode declaration)
-    {
-        if (PropertyNames.IsKnown(declaration.Name)) yield break;
-        var meant = PropertyNames.Nearest(declaration.Name) is { } nearest ? $" Did you mean {nearest}?" : "";
-        var called = declaration.Name.Length > 40 ? declaration.Name[..39] + "…" : declaration.Name;
-        yield return new(declaration.Start, declaration.Start + declaration.Name.Length, $"{Quoted.Text(called)} is not a property: browsers leave the line out.{meant}");
     }
 
     /// <param name="HasStates">Whether the stage's form differs from the released one.</param>

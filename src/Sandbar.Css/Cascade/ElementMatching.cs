@@ -44,6 +44,17 @@ internal sealed class ElementMatching(Matching matching, RuleSet rules, KnownSty
         return candidates.Where(c => (c.Rule.Rule.Sheet.IsForHtml ?? element.IsHtml) == element.IsHtml && Holds(c.Rule, c.Selector, element) is not null).Select(c => c.Rule.Order);
     }
 
+    /// <summary>The rules that would hold for an element, whatever they stand in: those of other windows, and those that what is around decides against.</summary>
+    public IReadOnlyList<MatchedRule> Off(Element element, string piece, Func<RuleCondition, Answer> asksContainer)
+    {
+        matched.Clear();
+        Take(rules.Idle, element, piece, _ => Answer.Yes);
+        var idle = matched.ToList();
+        matched.Clear();
+        Take(rules, element, piece, _ => Answer.Yes);
+        return [.. idle, .. matched.Where(m => m.Active.Containers.Any(c => asksContainer(c) != Answer.Yes))];
+    }
+
     private void Take(RuleSet from, Element element, string piece, Func<RuleCondition, Answer> asksContainer)
     {
         if (!from.ByPiece.TryGetValue(piece, out var index)) return;

@@ -1,3 +1,4 @@
+using Sandbar.Css.Conditions;
 using Sandbar.Css.Documents;
 using Sandbar.Css.Selectors;
 
@@ -54,6 +55,20 @@ public sealed class PageStyles
     {
         var cascade = matching.Of(element, piece, condition => ContainerQueries.Ask(condition.Values, element, parent));
         return known.Style(Rules.Basis, element, parent, cascade, piece, IsWords(element));
+    }
+
+    /// <summary>What is declared of an element that stands in a condition which is not so, with that condition; in the order of the sheets.</summary>
+    internal IEnumerable<(Candidate Declaration, RuleCondition Condition)> Off(Element element)
+    {
+        var parent = element.Parent is null ? null : Of(element.Parent);
+        Answer Contained(RuleCondition condition) => ContainerQueries.Ask(condition.Values, element, parent);
+        var reasons = Rules.Off.ToDictionary(o => o.Rule, o => o.Condition);
+        foreach (var matched in matching.Off(element, "", Contained).OrderBy(m => m.Active.Order))
+        {
+            var condition = reasons.GetValueOrDefault(matched.Active) ?? matched.Active.Containers.First(c => Contained(c) != Answer.Yes);
+            var declarations = matched.Active.Rule.Declarations;
+            for (var at = 0; at < declarations.Count; at++) yield return (new(declarations[at], matched, at), condition);
+        }
     }
 
     /// <summary>Whether an element is a picture that is not there, so that its words stand in its place.</summary>

@@ -60,6 +60,9 @@ public sealed class RuleSet
     private readonly Dictionary<Origin, LayerTree> layers = [];
     private readonly Dictionary<string, RegisteredProperty> registered = new(StringComparer.Ordinal);
 
+    private readonly List<(ActiveRule Rule, RuleCondition Condition)> off = [];
+    private RuleSet? idle;
+
     private int imports;
 
     private RuleSet(MediaEnvironment media) => (Media, Basis) = (media, new(media, registered, keyframes));
@@ -87,6 +90,12 @@ public sealed class RuleSet
         var others = other.Rules.ToHashSet<ActiveRule>(ReferenceEqualityComparer.Instance);
         return [.. Rules.Where(r => !others.Contains(r))];
     }
+
+    /// <summary>Rules that do not hold in this window, with the first condition that is not so. Those of sheets that are imported under such a condition are not known.</summary>
+    internal IReadOnlyList<(ActiveRule Rule, RuleCondition Condition)> Off => off;
+
+    /// <summary>The same by what they select.</summary>
+    internal RuleSet Idle => idle ??= Of([.. off.Select(o => o.Rule)], Media);
 
     /// <summary>Some rules by what they select.</summary>
     internal static RuleSet Of(IReadOnlyList<ActiveRule> rules, MediaEnvironment media)
@@ -126,7 +135,11 @@ public sealed class RuleSet
     {
         foreach (var item in sheet.Items)
         {
-            if (!item.Conditions.All(Holds)) continue;
+            if (item.Conditions.FirstOrDefault(c => !Holds(c)) is { } failing)
+            {
+                if (item is RuleItem { Rule: var idle }) off.Add((new(idle, off.Count, int.MaxValue, Within(item.Layer, within), containers), failing));
+                continue;
+            }
             var around = containers.AddRange(item.Conditions.Where(c => c.Kind == ConditionKind.Container));
             var layer = Within(item.Layer, within);
             if (layer is not null) Tree(sheet.Origin).Register(layer);

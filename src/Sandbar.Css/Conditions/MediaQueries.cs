@@ -24,26 +24,46 @@ public static class MediaQueries
         return Holds(query.ToImmutable(), media);
     }
 
-    private static bool Holds(ImmutableArray<ComponentValue> query, MediaEnvironment media)
+    /// <summary>Where in a list something stands that browsers cannot tell, so that a query never holds: a feature they do not know, a value it does not take, words in another order.</summary>
+    public static IEnumerable<int> NotUnderstood(ImmutableArray<ComponentValue> list)
     {
-        var row = query.WithoutSpace();
-        if (row.IsEmpty) return false;
+        foreach (var query in list.WithoutSpace().BetweenCommas().Where(q => !q.IsEmpty))
+        {
+            var unknown = new List<int>();
+            var answer = Of(query, new(), value =>
+            {
+                var told = Ask(value, new());
+                if (told is null or Answer.Unknown) unknown.Add(value.Start);
+                return told;
+            });
+            if (unknown.Count > 0) yield return unknown[0];
+            else if (answer is null) yield return query[0].Start;
+        }
+    }
+
+    private static bool Holds(ImmutableArray<ComponentValue> query, MediaEnvironment media) => Of(query.WithoutSpace(), media, value => Ask(value, media)) == Answer.Yes;
+
+    /// <param name="ask">What a question comes to.</param>
+    /// <returns>Null where it is no query at all.</returns>
+    private static Answer? Of(ImmutableArray<ComponentValue> row, MediaEnvironment media, Func<ComponentValue, Answer?> ask)
+    {
+        if (row.IsEmpty) return null;
         // A type of media before the conditions, which then stand with "and" only.
         var isNot = row[0] is Token { Kind: TokenKind.Ident } first && first.IsIdent("not");
         var at = isNot || row[0] is Token only && only.IsIdent("only") ? 1 : 0;
         if (at < row.Length && row[at] is Token { Kind: TokenKind.Ident } type)
         {
             var name = type.Text.ToLowerInvariant();
-            if (name is "and" or "or" or "not" or "only" or "layer") return false;
+            if (name is "and" or "or" or "not" or "only" or "layer") return null;
             Answer? answer = name == "all" || name == media.Type ? Answer.Yes : Answer.No;
             if (at + 1 < row.Length)
             {
-                if (row[at + 1] is not Token and || !and.IsIdent("and") || row[(at + 2)..].Any(v => v is Token or && or.IsIdent("or"))) return false;
-                answer = Condition.And(answer, Condition.Evaluate(row[(at + 2)..], value => Ask(value, media)));
+                if (row[at + 1] is not Token and || !and.IsIdent("and") || row[(at + 2)..].Any(v => v is Token or && or.IsIdent("or"))) return null;
+                answer = Condition.And(answer, Condition.Evaluate(row[(at + 2)..], ask));
             }
-            return (isNot ? Condition.Not(answer) : answer) == Answer.Yes;
+            return isNot ? Condition.Not(answer) : answer;
         }
-        return Condition.Evaluate(row, value => Ask(value, media)) == Answer.Yes;
+        return Condition.Evaluate(row, ask);
     }
 
     private static Answer? Ask(ComponentValue value, MediaEnvironment media) =>

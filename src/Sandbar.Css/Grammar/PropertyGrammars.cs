@@ -38,6 +38,7 @@ public sealed partial class PropertyGrammars
     private static readonly FrozenSet<string> Substituted = FrozenSet.Create(StringComparer.OrdinalIgnoreCase, "var", "env", "attr", "if", "inherit");
 
     private readonly FrozenDictionary<string, string> properties, types;
+    private readonly FrozenDictionary<string, FrozenDictionary<string, string>> descriptors;
     private readonly ConcurrentDictionary<string, ValueDefinition?> read = new(StringComparer.OrdinalIgnoreCase);
     private readonly ConcurrentDictionary<TypeDefinition, ValueDefinition?> ranged = [];
 
@@ -46,6 +47,7 @@ public sealed partial class PropertyGrammars
         using var document = JsonDocument.Parse(EmbeddedFile.Read(typeof(PropertyGrammars).Assembly, "grammars.json"));
         properties = Texts(document.RootElement.GetProperty("properties"));
         types = Texts(document.RootElement.GetProperty("types"));
+        descriptors = document.RootElement.GetProperty("descriptors").EnumerateObject().ToFrozenDictionary(rule => rule.Name, rule => Texts(rule.Value), StringComparer.OrdinalIgnoreCase);
     }
 
     public static PropertyGrammars All { get; } = new();
@@ -68,8 +70,30 @@ public sealed partial class PropertyGrammars
         if (HoldsSubstituted(value)) return new Verdict.Later();
         // Of some that browsers know no grammar is written down.
         if (OfProperty(name) is not { } definition) return new Verdict.Valid();
+        return Matched(definition, value);
+    }
+
+    private Verdict Matched(ValueDefinition definition, ImmutableArray<ComponentValue> value)
+    {
         var matcher = new ValueMatcher(this);
         return matcher.Matches(definition, value) ? matcher.IsGivenUp ? new Verdict.Unread() : new Verdict.Valid() : new Verdict.Invalid(matcher.Furthest, [.. matcher.Expected.Select(ValueDefinitionText.Of).Distinct().Order(StringComparer.Ordinal)]);
+    }
+
+    /// <summary>Whether it is written down what descriptors an at-rule takes.</summary>
+    public bool KnowsDescriptorsOf(string atRule) => descriptors.ContainsKey(atRule);
+
+    /// <summary>Names of the descriptors an at-rule takes.</summary>
+    /// <param name="atRule">One of <see cref="KnowsDescriptorsOf"/>.</param>
+    public IReadOnlyList<string> DescriptorsOf(string atRule) => descriptors[atRule].Keys;
+
+    /// <summary>Holds a descriptor against its grammar; one that is not written down for its rule is unknown.</summary>
+    /// <param name="atRule">One of <see cref="KnowsDescriptorsOf"/>.</param>
+    public Verdict CheckDescriptor(string atRule, string name, ImmutableArray<ComponentValue> value)
+    {
+        var known = descriptors[atRule];
+        if (!known.TryGetValue(name, out var text)) return new Verdict.Unknown(known.Keys.FirstOrDefault(k => k.Replace("-", "", StringComparison.Ordinal).Equals(name.Replace("-", "", StringComparison.Ordinal), StringComparison.OrdinalIgnoreCase)));
+        if (value.FirstOrDefault(IsBroken) is { } broken) return new Verdict.Invalid(broken.Start, []);
+        return text.Length == 0 ? new Verdict.Valid() : Matched(read.GetOrAdd($"@{atRule}'{name}'", _ => ValueDefinitionParser.Parse(text))!, value);
     }
 
     /// <summary>Whether values are of a syntax as <c>@property</c> names it: types, words, bars between them, signs for more than one (CSS Properties and Values 1, §5).</summary>

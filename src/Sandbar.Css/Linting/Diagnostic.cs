@@ -16,5 +16,6 @@ public enum Severity
 /// <summary>Something about a sheet that its writer will want to know.</summary>
 /// <param name="Code">What kind of thing it is, for programs.</param>
 /// <param name="Start">Where it stands: a UTF-16 offset.</param>
+/// <param name="End">Where that ends.</param>
 /// <param name="Message">A sentence for a designer.</param>
-public sealed record Diagnostic(Severity Severity, string Code, int Start, string Message);
+public sealed record Diagnostic(Severity Severity, string Code, int Start, int End, string Message);

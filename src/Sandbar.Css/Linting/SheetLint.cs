@@ -1,5 +1,6 @@
 using System.Collections.Frozen;
 using System.Collections.Immutable;
+using Sandbar.Css.Conditions;
 using Sandbar.Css.Documents;
 using Sandbar.Css.Grammar;
 using Sandbar.Css.Selectors;
@@ -12,6 +13,9 @@ public static class SheetLint
 {
     /// <summary>What can stand in one place, of which a message names no more.</summary>
     private const int MostExpected = 6;
+
+    /// <summary>Letters of a name that are told.</summary>
+    private const int LongestName = 40;
 
     /// <summary>Parts of selectors held against elements before what is left is not looked up.</summary>
     private const long MostSteps = 20_000_000;
@@ -26,9 +30,12 @@ public static class SheetLint
     public static IReadOnlyList<Diagnostic> Of(StyleSheetNode sheet, IReadOnlyList<Document> pages)
     {
         var matchings = pages.Select(page => new Matching(page) { MostSteps = MostSteps }).ToList();
-        return [.. sheet.Errors.Select(e => new Diagnostic(Severity.Error, "syntax", e.Start, e.Message))
+        return [.. sheet.Errors.Select(e => new Diagnostic(Severity.Error, "syntax", e.Start, e.End, e.Message))
             .Concat(sheet.Rules.SelectMany(rule => In(rule, null, matchings))).OrderBy(d => d.Start)];
     }
+
+    /// <summary>One of a sheet's own rules, and those within it.</summary>
+    public static IEnumerable<Diagnostic> Of(RuleNode rule) => In(rule, null, []);
 
     private static IEnumerable<Diagnostic> In(RuleNode rule, NestingParent? parent, List<Matching> pages)
     {
@@ -37,18 +44,22 @@ public static class SheetLint
             case StyleRuleNode style:
                 return InStyle(style, parent, pages);
             case AtRuleNode { Name: var name } when !name.StartsWith('-') && !AtRules.Contains(name):
-                return [new(Severity.Warning, "unknown-at-rule", rule.Start, $"{Quoted.Text("@" + name)} is none that browsers know: they leave it out with all that stands in it.")];
+                return [new(Severity.Warning, "unknown-at-rule", rule.Start, rule.Start + 1 + name.Length, $"{Quoted.Text("@" + name)} is none that browsers know: they leave it out with all that stands in it.")];
             // Its selectors are per cents.
             case AtRuleNode { Name: var name } when name.EndsWith("keyframes", StringComparison.OrdinalIgnoreCase):
                 return rule.Items.OfType<RuleNode>().SelectMany(frame => frame.Items.OfType<DeclarationNode>()).SelectMany(Of);
             case AtRuleNode at when AtRuleNode.HoldsRules(at.Name):
-                return rule.Items.SelectMany(item => item switch
+                return Conditions(at).Concat(rule.Items.SelectMany(item => item switch
                 {
                     RuleNode inner => In(inner, parent, pages),
                     DeclarationNode declaration => Of(declaration),
                     _ => [],
-                });
-            // Descriptors are no properties.
+                }));
+            // Descriptors are no properties; those of a place to go to are.
+            case AtRuleNode { Name: var name } when name.Equals("position-try", StringComparison.OrdinalIgnoreCase):
+                return rule.Items.OfType<DeclarationNode>().SelectMany(Of);
+            case AtRuleNode { Name: var name } when PropertyGrammars.All.KnowsDescriptorsOf(name):
+                return rule.Items.OfType<DeclarationNode>().SelectMany(d => OfDescriptor(name.ToLowerInvariant(), d));
             default:
                 return [];
         }
@@ -59,12 +70,12 @@ public static class SheetLint
         if (!SelectorParser.TryParse(rule.Prelude, isNested: parent is not null, out var selectors, out var error))
         {
             // What stands in it is left out with it: there is nothing more to say of that.
-            yield return new(Severity.Error, "selector", error.Start, error.Message);
+            yield return new(Severity.Error, "selector", error.Start, error.End, error.Message);
             yield break;
         }
         var own = new NestingParent(parent is null ? selectors : [.. selectors.Select(NestedSelectors.Complete)], parent);
         if (pages.Count > 0 && !pages.Exists(page => Finds(page, own)))
-            yield return new(Severity.Info, "finds-nothing", rule.Start, "No element of these pages is selected by this rule.");
+            yield return new(Severity.Info, "finds-nothing", rule.Start, rule.BlockStart, "No element of these pages is selected by this rule.");
         foreach (var item in rule.Items)
         {
             foreach (var diagnostic in item is RuleNode inner ? In(inner, own, pages) : Of((DeclarationNode)item)) yield return diagnostic;
@@ -90,14 +101,36 @@ public static class SheetLint
     private static SimpleSelector Still(SimpleSelector condition) =>
         condition is PseudoClassSelector { Name: "is" or "where" or "has" } any ? any with { Arguments = [.. any.Arguments.Select(Still)] } : condition;
 
+    /// <summary>Conditions that never hold, whatever the window, since browsers cannot tell them.</summary>
+    private static IEnumerable<Diagnostic> Conditions(AtRuleNode rule) => !rule.Name.Equals("media", StringComparison.OrdinalIgnoreCase) ? []
+        : MediaQueries.NotUnderstood(rule.Prelude).Select(at => new Diagnostic(Severity.Warning, "unknown-condition", at, at + 1, "Browsers cannot tell whether this is so, and leave out what stands in it."));
+
+    private static IEnumerable<Diagnostic> OfDescriptor(string rule, DeclarationNode declaration)
+    {
+        if (declaration.Value.IsEmpty) return [];
+        return PropertyGrammars.All.CheckDescriptor(rule, declaration.Name, declaration.Value) switch
+        {
+            Verdict.Unknown unknown => [new(Severity.Error, "unknown-descriptor", declaration.Start, NameEnd(declaration), $"{Named(declaration)} says nothing in @{rule}: browsers leave the line out.{(unknown.Nearest is { } nearest ? $" Did you mean {nearest}?" : "")}")],
+            Verdict.Invalid invalid => [Invalid(declaration, invalid)],
+            _ => [],
+        };
+    }
+
+    private static Diagnostic Invalid(DeclarationNode declaration, Verdict.Invalid invalid) =>
+        new(Severity.Error, "invalid-value", Math.Max(invalid.At, declaration.Start), declaration.End, $"{declaration.Name} does not take this: browsers leave the line out.{Expected(invalid.Expected)}");
+
+    private static int NameEnd(DeclarationNode declaration) => declaration.Start + declaration.Name.Length;
+
+    private static string Named(DeclarationNode declaration) => Quoted.Text(declaration.Name.Length > LongestName ? declaration.Name[..(LongestName - 1)] + "…" : declaration.Name);
+
     private static IEnumerable<Diagnostic> Of(DeclarationNode declaration)
     {
         // The parser has told of it.
         if (declaration.Value.IsEmpty) return [];
         return PropertyGrammars.All.Check(declaration.Name, declaration.Value) switch
         {
-            Verdict.Unknown unknown => [new(Severity.Error, "unknown-property", declaration.Start, $"{Quoted.Text(declaration.Name)} is not a property: browsers leave the line out.{(unknown.Nearest is { } nearest ? $" Did you mean {nearest}?" : "")}")],
-            Verdict.Invalid invalid => [new(Severity.Error, "invalid-value", Math.Max(invalid.At, declaration.Start), $"{declaration.Name} does not take this: browsers leave the line out.{Expected(invalid.Expected)}")],
+            Verdict.Unknown unknown => [new(Severity.Error, "unknown-property", declaration.Start, NameEnd(declaration), $"{Named(declaration)} is not a property: browsers leave the line out.{(unknown.Nearest is { } nearest ? $" Did you mean {nearest}?" : "")}")],
+            Verdict.Invalid invalid => [Invalid(declaration, invalid)],
             _ => [],
         };
     }
