@@ -52,7 +52,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
     ];
 
     private readonly Dictionary<(Arounds, PairShape), BlockPairs> known = [];
-    private readonly Dictionary<BlockPairs, ImmutableArray<Meeting>> met = new(ReferenceEqualityComparer.Instance);
+    private readonly Dictionary<BlockPairs, List<Meeting>> met = new(ReferenceEqualityComparer.Instance);
     private readonly List<(Place, string, object)> asked = [];
     private readonly Look? link = PairShapes.LinkOf(site) is { } id ? site.Looks.Get(id) : null;
 
@@ -70,11 +70,22 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
         {
             if (!before.TryGetValue((arounds, block.Shape), out result) || result.Asked.Any(a => (a.Piece.Length == 0 ? seen.Window.Of(a.Place) : seen.Window.Of(a.Place, a.Piece)).Identity != a.Style)) result = Look(block.Shape, arounds);
             known[(arounds, block.Shape)] = result;
-            met[result] = [.. result.Met.Select(m => meetings.Of(m.Met, seen, m.Foreground, m.Ground)).Distinct()];
+            met[result] = Meetings(result);
         }
         foreach (var meeting in met[result]) meeting.Add(block, at);
         if (faces is not null && result.Ground is { } ground) faces.Add(new(outer, block.Shape.Part.Id, block.Shape.Look, ground.Scheme, ground.Color, new(at.Page, block.Id, at.Width, at.Dark)));
         foreach (var inner in block.Inner) Visit(inner, block.Id, result.Inside, at, faces);
+    }
+
+    private List<Meeting> Meetings(BlockPairs result)
+    {
+        var all = new List<Meeting>(result.Met.Length);
+        foreach (var (met, foreground, ground) in result.Met)
+        {
+            var meeting = meetings.Of(met, seen, foreground, ground);
+            if (!all.Contains(meeting)) all.Add(meeting);
+        }
+        return all;
     }
 
     private BlockPairs Look(PairShape shape, Arounds arounds)

@@ -142,7 +142,7 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
 
         private static bool Differ(ElementStyle before, ElementStyle after)
         {
-            if (before.Identity == after.Identity) return false;
+            if (before.Identity == after.Identity && before.Cascade == after.Cascade) return false;
             if (before.Cascade != after.Cascade && !Said(before).SetEquals(Said(after))) return true;
             return after.Cascade.Declarations.Any(c => !c.Declared.IsCustom && c.Declared.Reads.Any(name => !IsSame(before.Custom(name), after.Custom(name))));
         }

@@ -111,12 +111,7 @@ public sealed class ElementCascade
     internal ImmutableArray<Declared> OfElement => inline;
 
     /// <summary>Whether something declared takes up what an attribute says, so that no two elements need be styled alike.</summary>
-    internal bool AsksAttributes => asksAttributes ??= Declarations.Any(c => c.Declared.AsksAttributes);
-
-    /// <summary>Names of the custom properties that what is declared reads, custom properties aside.</summary>
-    internal IReadOnlySet<string> Reads => reads ??= Declarations.Where(c => !c.Declared.IsCustom).SelectMany(c => c.Declared.Reads).ToHashSet(StringComparer.Ordinal);
-
-    private HashSet<string>? reads;
+    internal bool AsksAttributes => asksAttributes ??= rules.Any(r => r.Active.Rule.Asked.PutsInAttributes) || inline.Any(d => d.AsksAttributes);
 
     /// <summary>Every declaration in the rules that hold, valid or not.</summary>
     public IEnumerable<Candidate> Declarations

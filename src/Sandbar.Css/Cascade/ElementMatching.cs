@@ -20,20 +20,12 @@ internal sealed class ElementMatching(Matching matching, RuleSet rules, KnownSty
         return known.Cascade(matched, piece.Length == 0 && element["style"] is { Length: > 0 } style ? known.Inline(style) : []);
     }
 
-    /// <summary>What becomes of what is declared where some rules are no longer there and others are.</summary>
-    /// <param name="before">What was declared.</param>
-    /// <param name="added">The rules that were not there, and those alone.</param>
-    public ElementCascade After(ElementCascade before, Func<ActiveRule, bool> isGone, RuleSet added, Element element, string piece)
+    /// <summary>Those of some rules that hold for an element, or for a piece of it; none of them stands in a condition on what is around.</summary>
+    public IReadOnlyList<MatchedRule> Among(RuleSet some, Element element, string piece)
     {
         matched.Clear();
-        Take(added, element, piece, _ => Answer.Unknown);
-        var isSame = matched.Count == 0;
-        foreach (var rule in before.Rules)
-        {
-            if (isGone(rule.Active)) isSame = false;
-            else matched.Add(rule);
-        }
-        return isSame ? before : known.Cascade(matched, before.OfElement);
+        Take(some, element, piece, _ => Answer.Unknown);
+        return matched;
     }
 
     /// <summary>Numbers of the rules that hold for an element, or for a piece of it, wherever they stand.</summary>

@@ -23,24 +23,50 @@ public sealed class ElementStyle
         WritingMode = CssProperties.Of("writing-mode"), Direction = CssProperties.Of("direction"), ColorScheme = CssProperties.Of("color-scheme");
 
     private readonly Findings findings;
-    private readonly Dictionary<string, Values?> customs = new(StringComparer.Ordinal);
-    private readonly List<string> open = [];
-    private readonly HashSet<string> circular = new(StringComparer.Ordinal);
     private readonly bool isWords;
+    private CustomProperties? customs;
 
     /// <param name="isWords">Whether it is a picture that is not there, so that its words stand in its place.</param>
-    /// <param name="same">A style that comes to the same, custom properties that nobody reads aside; null where none is known.</param>
-    internal ElementStyle(StyleBasis basis, Element element, ElementStyle? parent, ElementCascade cascade, string piece, bool isWords, ElementStyle? same = null) =>
-        (Basis, Element, Parent, Cascade, Piece, this.isWords, findings) = (basis, element, parent, cascade, piece, isWords, same?.findings ?? new());
+    internal ElementStyle(StyleBasis basis, Element element, ElementStyle? parent, ElementCascade cascade, string piece, bool isWords)
+        : this(basis, element, parent, cascade, piece, isWords, new())
+    {
+    }
+
+    private ElementStyle(StyleBasis basis, Element element, ElementStyle? parent, ElementCascade cascade, string piece, bool isWords, Findings findings) =>
+        (Basis, Element, Parent, Cascade, Piece, this.isWords, this.findings) = (basis, element, parent, cascade, piece, isWords, findings);
+
+    /// <summary>The style after a change of rules that leaves all but some of its properties.</summary>
+    /// <param name="touched">Those it may not leave, custom ones aside, all of which no other is reckoned from; null where it comes to the same, custom properties that nobody reads aside.</param>
+    internal ElementStyle After(ElementStyle? parent, ElementCascade cascade, PropertySet? touched) =>
+        new(Basis, Element, parent, cascade, Piece, isWords, touched is null ? findings : findings.Without(touched));
 
     /// <summary>What has been found: shared with styles that come to the same.</summary>
     private sealed class Findings
     {
+        // What was found before a change, and which of it no longer counts. Only of one change: what had been found before an earlier one and was not asked for since is forgotten.
+        private Findings? before;
+        private PropertySet touched = PropertySet.Empty;
+
+        public Findings Without(PropertySet touched)
+        {
+            before = null;
+            return new() { before = this, touched = touched, Flow = Flow, IsDark = IsDark, Zoom = Zoom, FontSize = FontSize, Lengths = Lengths, CurrentColor = touched.Contains(Color) ? null : CurrentColor };
+        }
+
+        /// <summary>What a property came to before the change; null where that does not count, or is not known.</summary>
+        public ComputedValue? Kept(Property property) => before is null || touched.Contains(property) ? null : before.Values.GetValueOrDefault(property.Id);
+
+        /// <summary>The same with <c>currentcolor</c> put in.</summary>
+        public string? KeptWithCurrentColor(Property property) => before is null || touched.Contains(property) || touched.Contains(Color) ? null : before.WithCurrentColor.GetValueOrDefault(property.Id);
+
         public Dictionary<int, ComputedValue> Values { get; } = [];
 
-        public Dictionary<int, string> WithCurrentColor { get; } = [];
+        public Dictionary<int, string> WithCurrentColor => withCurrentColor ??= [];
 
-        public Dictionary<Declared, ImmutableArray<Assignment>?> Substituted { get; } = [];
+        public Dictionary<Declared, ImmutableArray<Assignment>?> Substituted => substituted ??= [];
+
+        private Dictionary<int, string>? withCurrentColor;
+        private Dictionary<Declared, ImmutableArray<Assignment>?>? substituted;
 
         public Flow? Flow { get; set; }
 
@@ -86,7 +112,7 @@ public sealed class ElementStyle
     {
         var physical = property.IsLogical ? LogicalSides.Physical(property, Flow) : property;
         if (findings.Values.TryGetValue(physical.Id, out var known)) return known;
-        return findings.Values[physical.Id] = Compute(physical);
+        return findings.Values[physical.Id] = findings.Kept(physical) ?? Compute(physical);
     }
 
     /// <summary>The same with <c>currentcolor</c> put in, as Chromium's <c>computedStyleMap</c> gives it.</summary>
@@ -94,8 +120,8 @@ public sealed class ElementStyle
     {
         var computed = Computed(property);
         if (!computed.KeepsCurrentColor) return computed.Text;
-        if (!findings.WithCurrentColor.TryGetValue(property.Id, out var text)) findings.WithCurrentColor[property.Id] = text = new ComputedText(Surroundings(Lengths, CurrentColor)).Of(property, Parser.ParseValues(computed.Text));
-        return text;
+        if (findings.WithCurrentColor.TryGetValue(property.Id, out var text)) return text;
+        return findings.WithCurrentColor[property.Id] = findings.KeptWithCurrentColor(property) ?? new ComputedText(Surroundings(Lengths, CurrentColor)).Of(property, Parser.ParseValues(computed.Text));
     }
 
     internal string Text(string property) => Text(CssProperties.Of(property));
@@ -137,23 +163,35 @@ public sealed class ElementStyle
         return null;
     }
 
+    /// <summary>What custom properties come to. Most styles are never asked for one.</summary>
+    private sealed class CustomProperties
+    {
+        public Dictionary<string, Values?> Known { get; } = new(StringComparer.Ordinal);
+
+        /// <summary>Those that are being looked for.</summary>
+        public List<string> Open { get; } = [];
+
+        public HashSet<string> Circular { get; } = new(StringComparer.Ordinal);
+    }
+
     /// <summary>What a custom property comes to; null where it comes to nothing.</summary>
     public Values? Custom(string name)
     {
-        if (customs.TryGetValue(name, out var known)) return known;
-        if (open.IndexOf(name) is var at and >= 0)
+        customs ??= new();
+        if (customs.Known.TryGetValue(name, out var known)) return known;
+        if (customs.Open.IndexOf(name) is var at and >= 0)
         {
             // All of a circle come to nothing (CSS Custom Properties 1, §2.3).
-            foreach (var one in open.Skip(at)) circular.Add(one);
+            foreach (var one in customs.Open.Skip(at)) customs.Circular.Add(one);
             return null;
         }
         // Variables that lead to each other without end come to nothing.
         if (!RuntimeHelpers.TryEnsureSufficientExecutionStack()) return null;
-        open.Add(name);
+        customs.Open.Add(name);
         var found = FindCustom(name);
-        open.RemoveAt(open.Count - 1);
-        if (circular.Remove(name)) found = null;
-        return customs[name] = found;
+        customs.Open.RemoveAt(customs.Open.Count - 1);
+        if (customs.Circular.Remove(name)) found = null;
+        return customs.Known[name] = found;
     }
 
     private Values? FindCustom(string name)
@@ -193,7 +231,7 @@ public sealed class ElementStyle
         if (!declared.HoldsVariables) return declared.For(logical);
         if (!findings.Substituted.TryGetValue(declared, out var assignments))
         {
-            assignments = Substituted(declared.Node.Value) is { } found && found.Trimmed() is { IsEmpty: false } trimmed ? Basis.Checked(declared.Name, trimmed) : null;
+            assignments = Substituted(declared.Node.Value) is { } found && found.Trimmed() is { IsEmpty: false } trimmed ? SubstitutedValues.Of(declared.Name, trimmed) : null;
             findings.Substituted[declared] = assignments;
         }
         return assignments is { } given ? Cascading.Values(given, logical) : null;

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Sandbar.Css.Documents;
+using Sandbar.Css.Properties;
 using Sandbar.Css.Syntax;
 
 namespace Sandbar.Css.Cascade;
@@ -28,20 +29,14 @@ internal sealed class KnownStyles(KnownStyles? before = null)
         return styles[key] = new(basis, element, parent, cascade, piece, isWords);
     }
 
-    /// <summary>Takes over what was found before.</summary>
-    public ElementCascade Keep(ElementCascade cascade)
+    /// <summary>What becomes of a style from before.</summary>
+    /// <param name="touched">The properties that may come to something else; null where it comes to the same.</param>
+    public ElementStyle After(ElementStyle before, ElementStyle? parent, ElementCascade cascade, PropertySet? touched)
     {
-        var key = new Key(cascade.Rules, cascade.OfElement);
-        return cascades.TryGetValue(key, out var same) ? same : cascades[key] = cascade;
+        var key = (parent, cascade, before.Piece.Length > 0 ? before.Piece : before.Element.Name, parent is null, false);
+        if (!cascade.AsksAttributes && styles.TryGetValue(key, out var same)) return same;
+        return styles[key] = before.After(parent, cascade, touched);
     }
-
-    /// <summary>Takes over what was found before.</summary>
-    public ElementStyle Keep(ElementStyle style) => styles[KeyOf(style)] = style;
-
-    private static (ElementStyle?, ElementCascade, string, bool, bool) KeyOf(ElementStyle style) => (style.Parent, style.Cascade, style.Piece.Length > 0 ? style.Piece : style.Element.Name, style.Parent is null, false);
-
-    /// <summary>A style that comes to the same as one from before, in other surroundings.</summary>
-    public ElementStyle Same(ElementStyle style, ElementStyle? parent, ElementCascade cascade) => Keep(new ElementStyle(style.Basis, style.Element, parent, cascade, style.Piece, isWords: false, style));
 
     /// <summary>What the <c>style</c> attribute declares.</summary>
     public ImmutableArray<Declared> Inline(string style)

@@ -1,3 +1,4 @@
+using Sandbar.Css.Properties;
 using Sandbar.Css.Selectors;
 
 namespace Sandbar.Css.Cascade;
@@ -56,33 +57,43 @@ public sealed class PlaceStyles
         // Whether what is around decides over a rule may change with any of them.
         if (next.HasContainers || Rules.HasContainers) return after;
         var change = RuleChange.Of(Rules, next);
+        var touched = new List<PropertySet?>();
         for (var i = 0; i < cascades.Count; i++)
         {
             var place = places.All[i];
+            var around = place.Parent?.Index ?? -1;
             after.cascades.Add(cascades[i] is { } before ? after.Changed(before, change, place, "") : null);
-            after.styles.Add(after.cascades[i] is { } cascade && styles[i] is { } style ? after.After(style, cascade, change, place.Parent is null ? null : styles[place.Parent.Index], place.Parent is null ? null : after.styles[place.Parent.Index]) : null);
+            var now = styles[i] is { } style ? after.After(style, after.cascades[i]!, change, around < 0 ? null : styles[around], around < 0 ? null : after.styles[around], around < 0 ? PropertySet.Empty : touched[around]) : default;
+            after.styles.Add(now.Style);
+            touched.Add(now.Touched);
         }
         foreach (var ((place, piece), (before, style)) in pieces)
         {
             if (styles[place.Index] is not { } around || after.styles[place.Index] is not { } now) continue;
             var cascade = after.Changed(before, change, place, piece);
-            if (after.After(style, cascade, change, around, now) is { } same) after.pieces[(place, piece)] = (cascade, same);
+            if (after.After(style, cascade, change, around, now, touched[place.Index]).Style is { } same) after.pieces[(place, piece)] = (cascade, same);
         }
         return after;
     }
 
-    /// <summary>What becomes of a style: itself, or one that comes to the same, where nothing that it is reckoned from changed; else null.</summary>
-    private ElementStyle? After(ElementStyle style, ElementCascade cascade, RuleChange change, ElementStyle? around, ElementStyle? now)
+    /// <summary>
+    /// What becomes of a style: itself, or one that comes to the same, where nothing that it is reckoned from changed; or one that takes over what did not; null where that is
+    /// nothing. With it the properties that may come to something else.
+    /// </summary>
+    private (ElementStyle? Style, PropertySet? Touched) After(ElementStyle style, ElementCascade cascade, RuleChange change, ElementStyle? around, ElementStyle? now, PropertySet? touchedAround)
     {
-        if (style.Basis != Rules.Basis || around?.Identity != now?.Identity) return null;
-        if (cascade == style.Cascade && around == now) return known.Keep(style);
-        return change.Keeps(style.Cascade, cascade) ? known.Same(style, now, cascade) : null;
+        if (style.Basis != Rules.Basis || around is null != now is null) return default;
+        var isAroundSame = around?.Identity == now?.Identity;
+        if (isAroundSame && cascade == style.Cascade && around == now) return (style, PropertySet.Empty);
+        if (change.Touched(style, cascade, touchedAround) is not { } touched) return default;
+        return (known.After(style, now, cascade, isAroundSame && touched.IsEmpty ? null : touched), touched);
     }
 
     private ElementCascade Changed(ElementCascade before, RuleChange change, Place place, string piece)
     {
-        var isReached = change.Added.MayReach(place.Element, piece) || change.Reaches(before);
-        return known.Keep(isReached ? MatchingOf(place).After(before, change.IsGone, change.Added, place.Element, piece) : before);
+        var added = change.Added.MayReach(place.Element, piece) ? MatchingOf(place).Among(change.Added, place.Element, piece) : [];
+        if (added.Count == 0 && !change.Reaches(before)) return before;
+        return known.Cascade([.. before.Rules.Where(r => !change.IsGone(r.Active)), .. added], before.OfElement);
     }
 
     private ElementCascade Matched(Place place, string piece, ElementStyle? parent) =>

@@ -35,10 +35,10 @@ public sealed class Places
         var far = new Dictionary<string, ActiveRule>(StringComparer.Ordinal);
         foreach (var rule in StyleSheet.UserAgent.Concat(sheets).SelectMany(s => s.Rules))
         {
-            foreach (var name in rule.AskedAttributes) asked.Add(name);
+            foreach (var name in rule.Asked.Attributes) asked.Add(name);
             if (rule.IsFar && !far.ContainsKey(rule.Asks)) far[rule.Asks] = new(rule, far.Count, int.MaxValue, null, []);
             // What is put into a value may be any of them.
-            if (rule.Declarations.Any(d => d.AsksAttributes)) asked.UnionWith(Mute);
+            if (rule.Asked.PutsInAttributes) asked.UnionWith(Mute);
         }
         var mute = Mute.Where(name => !asked.Contains(name)).ToHashSet(StringComparer.OrdinalIgnoreCase);
         ImmutableArray<string> questions = [.. far.Keys];

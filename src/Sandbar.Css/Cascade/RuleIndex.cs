@@ -8,24 +8,60 @@ namespace Sandbar.Css.Cascade;
 /// <param name="Around">What must be named by elements around, as marks of <see cref="NameMarks"/>.</param>
 internal readonly record struct IndexedSelector(ActiveRule Rule, int Selector, UInt128 Around);
 
+/// <summary>What the last part of a selector names.</summary>
+internal enum IndexKind
+{
+    Anything,
+
+    /// <summary>What stands in nothing else.</summary>
+    Root,
+    Name,
+    Class,
+    Id,
+}
+
+/// <summary>Where a selector stands in an index.</summary>
+/// <param name="Piece">The pseudo-element it is for; empty for elements themselves.</param>
+/// <param name="Around">What must be named by elements around, as marks of <see cref="NameMarks"/>.</param>
+internal readonly record struct IndexKey(string Piece, IndexKind Kind, string Name, UInt128 Around)
+{
+    public static IndexKey Of(ComplexSelector selector)
+    {
+        // States after a piece are the piece's.
+        var own = selector.Compounds[^1].Parts.TakeWhile(p => p is not PseudoElementSelector).ToList();
+        var (kind, name) = (own.OfType<IdSelector>().FirstOrDefault(), own.OfType<ClassSelector>().FirstOrDefault(), own.OfType<TypeSelector>().FirstOrDefault(t => t.Name != "*")) switch
+        {
+            ({ } id, _, _) => (IndexKind.Id, id.Name),
+            (_, { } named, _) => (IndexKind.Class, named.Name),
+            (_, _, { } type) => (IndexKind.Name, type.Name),
+            _ when own.Exists(p => p is PseudoClassSelector { Name: "root" }) => (IndexKind.Root, ""),
+            _ => (IndexKind.Anything, ""),
+        };
+        return new(PseudoElements.Of(selector)?.Name ?? "", kind, name, NameMarks.Around(selector));
+    }
+}
+
 /// <summary>Selectors by what their last part names, so that an element is held against few of them.</summary>
 internal sealed class RuleIndex
 {
     private readonly Dictionary<string, List<IndexedSelector>> ids = new(StringComparer.OrdinalIgnoreCase);
     private readonly Dictionary<string, List<IndexedSelector>> classes = new(StringComparer.OrdinalIgnoreCase);
     private readonly Dictionary<string, List<IndexedSelector>> names = new(StringComparer.OrdinalIgnoreCase);
+    private readonly List<IndexedSelector> roots = [];
     private readonly List<IndexedSelector> others = [];
 
     public void Add(ActiveRule rule, int at)
     {
-        var selector = rule.Rule.Selectors[at];
-        // States after a piece are the piece's.
-        var own = selector.Compounds[^1].Parts.TakeWhile(p => p is not PseudoElementSelector).ToList();
-        var indexed = new IndexedSelector(rule, at, NameMarks.Around(selector));
-        if (own.OfType<IdSelector>().FirstOrDefault() is { } id) List(ids, id.Name).Add(indexed);
-        else if (own.OfType<ClassSelector>().FirstOrDefault() is { } named) List(classes, named.Name).Add(indexed);
-        else if (own.OfType<TypeSelector>().FirstOrDefault(t => t.Name != "*") is { } type) List(names, type.Name).Add(indexed);
-        else others.Add(indexed);
+        var key = rule.Rule.Keys[at];
+        var list = key.Kind switch
+        {
+            IndexKind.Id => List(ids, key.Name),
+            IndexKind.Class => List(classes, key.Name),
+            IndexKind.Name => List(names, key.Name),
+            IndexKind.Root => roots,
+            _ => others,
+        };
+        list.Add(new(rule, at, key.Around));
     }
 
     /// <summary>Hands over all that may hold for an element.</summary>
@@ -33,6 +69,7 @@ internal sealed class RuleIndex
     public void Candidates(Element element, UInt128 around, List<IndexedSelector> into)
     {
         Take(others);
+        if (element.Parent is null) Take(roots);
         if (names.TryGetValue(element.Name, out var byName)) Take(byName);
         if (element.Id.Length > 0 && ids.TryGetValue(element.Id, out var byId)) Take(byId);
         foreach (var one in element.Classes)
@@ -50,7 +87,7 @@ internal sealed class RuleIndex
     }
 
     /// <summary>Whether any may hold for an element, whatever is around it.</summary>
-    public bool MayReach(Element element) => others.Count > 0 || names.ContainsKey(element.Name) || (element.Id.Length > 0 && ids.ContainsKey(element.Id)) || element.Classes.Any(classes.ContainsKey);
+    public bool MayReach(Element element) => others.Count > 0 || (element.Parent is null && roots.Count > 0) || names.ContainsKey(element.Name) || (element.Id.Length > 0 && ids.ContainsKey(element.Id)) || element.Classes.Any(classes.ContainsKey);
 
     private static List<IndexedSelector> List(Dictionary<string, List<IndexedSelector>> map, string name) => map.TryGetValue(name, out var list) ? list : map[name] = [];
 }

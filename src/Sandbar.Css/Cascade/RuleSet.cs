@@ -1,11 +1,6 @@
-using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using Sandbar.Css.Conditions;
 using Sandbar.Css.Documents;
-using Sandbar.Css.Grammar;
-using Sandbar.Css.Properties;
-using Sandbar.Css.Selectors;
-using Sandbar.Css.Syntax;
 
 namespace Sandbar.Css.Cascade;
 
@@ -23,22 +18,6 @@ internal sealed record ActiveRule(StyleRule Rule, long Order, int LayerRank, Lay
 /// <param name="Registered">Custom properties that have a type.</param>
 internal sealed record StyleBasis(MediaEnvironment Media, IReadOnlyDictionary<string, RegisteredProperty> Registered, IReadOnlyDictionary<string, ImmutableArray<Keyframe>> Keyframes)
 {
-    /// <summary>As much is kept of what was put together: the same comes out for many elements.</summary>
-    private const int MostChecked = 20_000;
-
-    private readonly ConcurrentDictionary<(string Name, string Values), ImmutableArray<Assignment>?> known = new();
-
-    /// <summary>What a declaration sets once variables are put in; null where it is not valid then.</summary>
-    public ImmutableArray<Assignment>? Checked(string name, ImmutableArray<ComponentValue> values)
-    {
-        // A word for a whole value may come out of a variable.
-        if (values is [Token { Kind: TokenKind.Ident } word] && word.Text.ToLowerInvariant() is "initial" or "inherit" or "unset" or "revert" or "revert-layer") return [.. CssProperties.SetBy(name).Select(p => new Assignment(p, values))];
-        var key = (name, Serializer.Values(values));
-        if (known.TryGetValue(key, out var assignments)) return assignments;
-        if (known.Count > MostChecked) known.Clear();
-        return known[key] = PropertyGrammars.All.Check(name, values) is Verdict.Valid ? Shorthands.Expand(name, values) : null;
-    }
-
     /// <summary>Whether another comes to the same.</summary>
     public bool IsSame(StyleBasis other) => Media == other.Media && AreSame(Registered, other.Registered) && AreSame(Keyframes, other.Keyframes);
 
@@ -50,7 +29,7 @@ internal sealed record StyleBasis(MediaEnvironment Media, IReadOnlyDictionary<st
 public sealed class RuleSet
 {
     /// <summary>Numbers left free between two rules, so that others can come in between.</summary>
-    private const long Apart = 1L << 32;
+    private const long Gap = 1L << 32;
 
     /// <summary>Imports in each other, and all together: sheets that import each other in turn, many times over, end somewhere.</summary>
     private const int DeepestImport = 16, MostImports = 500;
@@ -84,11 +63,19 @@ public sealed class RuleSet
     /// <summary>The same window's with other sheets. Rules that are in both are the same objects, as long as the others leave them their place.</summary>
     public RuleSet With(IEnumerable<StyleSheet> sheets) => Of(sheets, Media, isQuirky: false, this);
 
-    /// <summary>Rules that are in this one alone.</summary>
-    internal IReadOnlyList<ActiveRule> Without(RuleSet other)
+    /// <summary>Rules that are in this one alone, and those that are in another of the same window alone.</summary>
+    internal (List<ActiveRule> Gone, List<ActiveRule> Added) Apart(RuleSet other)
     {
-        var others = other.Rules.ToHashSet<ActiveRule>(ReferenceEqualityComparer.Instance);
-        return [.. Rules.Where(r => !others.Contains(r))];
+        var (gone, added) = (new List<ActiveRule>(), new List<ActiveRule>());
+        // What is in both stands in the same order in both.
+        for (int i = 0, j = 0; i < Rules.Count || j < other.Rules.Count;)
+        {
+            var (mine, theirs) = (i < Rules.Count ? Rules[i] : null, j < other.Rules.Count ? other.Rules[j] : null);
+            if (ReferenceEquals(mine, theirs)) (i, j) = (i + 1, j + 1);
+            else if (theirs is null || (mine is not null && mine.Order <= theirs.Order)) gone.Add(Rules[i++]);
+            else added.Add(other.Rules[j++]);
+        }
+        return (gone, added);
     }
 
     /// <summary>Rules that do not hold in this window, with the first condition that is not so. Those of sheets that are imported under such a condition are not known.</summary>
@@ -106,7 +93,7 @@ public sealed class RuleSet
     }
 
     /// <summary>The pieces of elements that the author's rules are for.</summary>
-    public IReadOnlyList<string> Pieces => pieces ??= [.. Rules.Where(r => r.Origin == Origin.Author).SelectMany(r => r.Rule.Selectors).Select(PseudoElements.Of).OfType<PseudoElementSelector>().Select(p => p.Name).Distinct()];
+    public IReadOnlyList<string> Pieces => pieces ??= [.. Rules.Where(r => r.Origin == Origin.Author).SelectMany(r => r.Rule.Keys).Select(k => k.Piece).Where(p => p.Length > 0).Distinct()];
 
     private IReadOnlyList<string>? pieces;
 
@@ -117,6 +104,11 @@ public sealed class RuleSet
     internal bool HasContainers => hasContainers ??= Rules.Any(r => !r.Containers.IsEmpty);
 
     private bool? hasContainers;
+
+    /// <summary>Whether lengths inside some element may be measured by it.</summary>
+    internal bool MakesContainers => makesContainers ??= Rules.Any(r => r.Rule.Asked.MakesContainer);
+
+    private bool? makesContainers;
 
     private static RuleSet Of(IEnumerable<StyleSheet> sheets, MediaEnvironment media, bool isQuirky, RuleSet? before)
     {
@@ -205,7 +197,7 @@ public sealed class RuleSet
             var end = i;
             while (end < rules.Length && rules[end] is null) end++;
             var from = i == 0 ? 0 : rules[i - 1].Order;
-            var step = end == rules.Length ? Apart : (rules[end].Order - from) / (end - i + 1);
+            var step = end == rules.Length ? Gap : (rules[end].Order - from) / (end - i + 1);
             // Where no number is left between two rules, all get new ones.
             if (step == 0) return Placed(null);
             for (; i < end; i++)
@@ -222,9 +214,9 @@ public sealed class RuleSet
 
     private void Index(ActiveRule rule)
     {
-        for (var i = 0; i < rule.Rule.Selectors.Length; i++)
+        for (var i = 0; i < rule.Rule.Keys.Length; i++)
         {
-            var piece = PseudoElements.Of(rule.Rule.Selectors[i])?.Name ?? "";
+            var piece = rule.Rule.Keys[i].Piece;
             if (!ByPiece.TryGetValue(piece, out var index)) ByPiece[piece] = index = new();
             index.Add(rule, i);
         }

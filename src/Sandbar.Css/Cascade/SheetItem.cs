@@ -96,43 +96,27 @@ public sealed class StyleRule
     public bool IsConditional { get; internal init; }
 
     /// <summary>Whether it holds only for elements in states they go in and out of.</summary>
-    public bool NamesState
-    {
-        get
-        {
-            if (Selectors.All(SelectorQuestions.NamesState)) return true;
-            for (var around = Parent; around is not null; around = around.Around)
-            {
-                if (around.Selectors.All(SelectorQuestions.NamesState)) return true;
-            }
-            return false;
-        }
-    }
+    public bool NamesState => Asked.NamesState;
 
     /// <summary>Whether it asks for more than an element and those around it.</summary>
-    public bool IsFar
+    public bool IsFar => Asked.IsFar;
+
+    /// <summary>What it asks of elements.</summary>
+    internal RuleQuestions Asked => asked ??= RuleQuestions.Of(this);
+
+    private RuleQuestions? asked;
+
+    /// <summary>Where each of its selectors stands in an index.</summary>
+    internal ImmutableArray<IndexKey> Keys
     {
         get
         {
-            if (Scope is not null || SelectorQuestions.AskFar(Selectors)) return true;
-            for (var around = Parent; around is not null; around = around.Around)
-            {
-                if (SelectorQuestions.AskFar(around.Selectors)) return true;
-            }
-            return false;
+            if (keys.IsDefault) keys = [.. Selectors.Select(IndexKey.Of)];
+            return keys;
         }
     }
 
-    /// <summary>Names of the attributes it asks for.</summary>
-    internal IEnumerable<string> AskedAttributes
-    {
-        get
-        {
-            var asked = SelectorQuestions.Attributes(Selectors);
-            for (var around = Parent; around is not null; around = around.Around) asked = asked.Concat(SelectorQuestions.Attributes(around.Selectors));
-            return asked;
-        }
-    }
+    private ImmutableArray<IndexKey> keys;
 
     private (int Property, int At)[]? plain;
 

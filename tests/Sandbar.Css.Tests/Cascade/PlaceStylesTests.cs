@@ -13,15 +13,23 @@ public class PlaceStylesTests
 {
     private static readonly string[] Files = ["pages/article.html", "pages/form.html", "pages/landing.html", "pages/features.html"];
 
-    private static readonly Property[] Asked = [.. new[] { "color", "background-color", "display", "font-size", "font-weight", "margin-top", "padding-left", "border-top-color", "border-top-width", "opacity", "width", "content" }.Select(CssProperties.Of)];
+    private static readonly Property[] Asked = [.. new[] { "color", "background-color", "display", "font-size", "font-weight", "margin-top", "padding-left", "border-top-color", "border-top-width", "opacity", "width", "content", "outline-color", "background-image", "background-size", "box-shadow", "visibility", "line-height", "text-decoration-line" }.Select(CssProperties.Of)];
 
     // A sheet for each rule, as those of a site, so that single ones can change.
     private static readonly string[] Rules =
     [
         .. Parser.Of(Text("pages/features.css")).Rules().Select(r => Text("pages/features.css")[r.Start..r.End]),
         "a { color: teal }", "p + p { margin-top: 3px }", ":is(h1, h2):hover { color: red }", "li:nth-child(2n) { opacity: .5 }", "section:has(a:focus) { padding-left: 9px }", "[href] { border-top: 2px solid }",
-        "div p { font-size: 1.2em }", "* { --a: 1px }", "p { padding-left: var(--a) }", "section { --a: 7px }", "fieldset:disabled { opacity: .3 }", "@media (width < 700px) { p { color: green } }",
+        "div p { font-size: 1.2em }", "* { --a: 1px }", "p { padding-left: var(--a) }", "section { --a: 7px }", ":root { --c: teal; --d: var(--c) }", "h2 { background: linear-gradient(var(--c), red); outline: 1px solid }", "p { color: var(--d, blue); box-shadow: 0 0 2px currentcolor }",
+        "li { color: inherit; background-color: inherit; border-color: color-mix(in srgb, currentcolor, red) }", "em { font-size: var(--a) }",
+        "fieldset:disabled { opacity: .3 }", "@media (width < 700px) { p { color: green } }",
     ];
+
+    // What a change of one of them leaves is taken over from before.
+    private static readonly string[] Painted = ["p", "section", "li", "body", "a:hover", ":root", "*"];
+
+    private static readonly string[] Paints =
+        ["color: #", "background: #", "border: 1px solid #", "background-image: linear-gradient(#, #), linear-gradient(#, #)", "opacity: .4", "outline: 2px dotted #", "box-shadow: 1px 1px", "visibility: hidden", "margin: 2em; padding: 1em", "font-size: 1.1em; color: #", "background-size: 3px"];
 
     public static TheoryData<string> Pages => [.. Files];
 
@@ -50,7 +58,7 @@ public class PlaceStylesTests
         for (var n = 0; n < RandomTimes.Of(60); n++)
         {
             var at = random.Next(sheets.Count);
-            switch (random.Next(4))
+            switch (random.Next(6))
             {
                 case 0:
                     sheets.RemoveAt(at);
@@ -60,6 +68,13 @@ public class PlaceStylesTests
                     break;
                 case 2:
                     (sheets[at], sheets[^1]) = (sheets[^1], sheets[at]);
+                    break;
+                case 3:
+                    sheets[at] = StyleSheet.Parse($":root {{ --c: #{random.Next(4096):x3} }}", "c");
+                    break;
+                case 4:
+                    var paint = Paints[random.Next(Paints.Length)].Replace("#", $"#{random.Next(4096):x3}", StringComparison.Ordinal);
+                    sheets[at] = StyleSheet.Parse($"{Painted[random.Next(Painted.Length)]} {{ {paint} }}", null);
                     break;
                 default:
                     sheets[at] = StyleSheet.Parse($"{(random.Next(2) == 0 ? "p" : ".a, li")} {{ color: #{random.Next(4096):x3}; --a: {random.Next(9)}px }}", null);
