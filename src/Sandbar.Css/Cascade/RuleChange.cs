@@ -16,9 +16,11 @@ internal sealed class RuleChange
 
     private readonly HashSet<ActiveRule> gone;
 
-    // Rules that changed in custom properties alone, with what they became: those of one name are one rule that changed.
+    // Rules that say something else than before, with what they became.
     private readonly Dictionary<ActiveRule, ActiveRule> restated = new(ReferenceEqualityComparer.Instance);
-    private readonly HashSet<ActiveRule> changed = new(ReferenceEqualityComparer.Instance);
+
+    // What came, went or changed in rules that did.
+    private readonly Dictionary<ActiveRule, IReadOnlyList<Declared>> changed = new(ReferenceEqualityComparer.Instance);
     private readonly HashSet<string> customs = new(StringComparer.Ordinal);
     private readonly Dictionary<(ActiveRule, Flow), PropertySet> touched = [];
     private readonly bool isEverywhere;
@@ -28,20 +30,21 @@ internal sealed class RuleChange
         var (removed, added) = before.Apart(after);
         gone = removed.ToHashSet<ActiveRule>(ReferenceEqualityComparer.Instance);
         Added = RuleSet.Of(added, after.Media);
-        var free = added.Where(r => r.Rule.Sheet.Name is not null).ToLookup(r => (r.Rule.Sheet.Name, r.Rule.Asks));
-        var taken = new HashSet<ActiveRule>(ReferenceEqualityComparer.Instance);
+        var free = added.GroupBy(r => (r.Rule.Sheet.Name, r.Rule.Asks, r.LayerRank, r.Rule.IsConditional)).ToDictionary(g => g.Key, g => new Queue<ActiveRule>(g));
         foreach (var rule in removed)
         {
-            if (free[(rule.Rule.Sheet.Name, rule.Rule.Asks)].FirstOrDefault(r => !taken.Contains(r) && IsRestated(rule, r)) is not { } same) continue;
-            taken.Add(same);
-            restated[rule] = same;
-            customs.UnionWith(Customs(rule).Except(Customs(same)).Concat(Customs(same).Except(Customs(rule))).Select(c => c.Name));
+            if (free.GetValueOrDefault((rule.Rule.Sheet.Name, rule.Rule.Asks, rule.LayerRank, rule.Rule.IsConditional)) is { } same && same.TryDequeue(out var now))
+            {
+                restated[rule] = now;
+                (changed[rule], changed[now]) = Differing(rule.Rule.Declarations, now.Rule.Declarations);
+            }
+            else
+            {
+                changed[rule] = rule.Rule.Declarations;
+            }
         }
-        foreach (var rule in removed.Where(r => !restated.ContainsKey(r)).Concat(added.Where(r => !taken.Contains(r))))
-        {
-            changed.Add(rule);
-            customs.UnionWith(Customs(rule).Select(c => c.Name));
-        }
+        foreach (var rule in added) changed.TryAdd(rule, rule.Rule.Declarations);
+        customs.UnionWith(changed.Values.SelectMany(d => d).Where(d => d.IsCustom).Select(d => d.Name));
         // What reads a custom property that changed changes with it.
         var readers = customs.Count == 0 ? [] : before.Rules.Concat(after.Rules).SelectMany(r => r.Rule.Declarations).Where(d => d.IsCustom && d.HoldsVariables).ToList();
         for (var count = -1; count != customs.Count;)
@@ -76,11 +79,12 @@ internal sealed class RuleChange
     /// <param name="around">The same of the style around; empty of a root.</param>
     public PropertySet? Touched(ElementStyle style, ElementCascade after, PropertySet? around)
     {
-        if (around is null || isEverywhere || style.Cascade.OfElement != after.OfElement) return null;
+        var before = style.Cascade;
+        if (around is null || isEverywhere || before.OfElement != after.OfElement || (before != after && !AreInOrder(before, after))) return null;
         var flow = style.Flow;
-        var own = after.OfElement.Any(ReadsChanged) ? new PropertySet(after.OfElement.Where(ReadsChanged).SelectMany(d => d.Sets).Select(p => LogicalSides.Physical(p, flow))) : PropertySet.Empty;
-        foreach (var rule in style.Cascade.Rules) own |= TouchedBy(rule.Active, flow);
-        if (after != style.Cascade)
+        var own = after.OfElement.Any(ReadsChanged) ? Set(after.OfElement.Where(ReadsChanged), flow) : PropertySet.Empty;
+        foreach (var rule in before.Rules) own |= TouchedBy(rule.Active, flow);
+        if (before != after)
         {
             foreach (var rule in after.Rules) own |= TouchedBy(rule.Active, flow);
         }
@@ -90,14 +94,47 @@ internal sealed class RuleChange
         return around.IsEmpty ? own : own | new PropertySet(around.Properties.Where(p => p.IsInherited || after.Winner(p, flow) is not null));
     }
 
+    /// <summary>Whether all that did not come or go stands as it did.</summary>
+    private bool AreInOrder(ElementCascade before, ElementCascade after)
+    {
+        var next = 0;
+        foreach (var was in before.Rules)
+        {
+            var twin = gone.Contains(was.Active) ? restated.GetValueOrDefault(was.Active) : was.Active;
+            if (twin is null) continue;
+            while (next < after.Rules.Length && after.Rules[next].Active != twin && IsNew(after.Rules[next].Active)) next++;
+            if (next == after.Rules.Length || after.Rules[next] is var now && (now.Active != twin || now.Specificity != was.Specificity || now.Proximity != was.Proximity)) return false;
+            next++;
+        }
+        while (next < after.Rules.Length && IsNew(after.Rules[next].Active)) next++;
+        return next == after.Rules.Length;
+
+        bool IsNew(ActiveRule rule) => changed.TryGetValue(rule, out var all) && all == rule.Rule.Declarations;
+    }
+
     /// <summary>What a rule sets to something else than before.</summary>
     private PropertySet TouchedBy(ActiveRule rule, Flow flow)
     {
         if (touched.TryGetValue((rule, flow), out var known)) return known;
-        var declared = changed.Contains(rule) ? rule.Rule.Declarations : rule.Rule.Declarations.Where(ReadsChanged);
+        return touched[(rule, flow)] = Set(rule.Rule.Declarations.Where(ReadsChanged).Concat(changed.GetValueOrDefault(rule, [])), flow);
+    }
+
+    private static PropertySet Set(IEnumerable<Declared> declared, Flow flow)
+    {
         var set = PropertySet.Empty;
         foreach (var one in declared) set |= new PropertySet(one.Sets.Select(p => LogicalSides.Physical(p, flow)));
-        return touched[(rule, flow)] = set;
+        return set;
+    }
+
+    /// <summary>What two lists do not begin and end with alike.</summary>
+    private static (IReadOnlyList<Declared> One, IReadOnlyList<Declared> Other) Differing(IReadOnlyList<Declared> one, IReadOnlyList<Declared> other)
+    {
+        var (from, end) = (0, 0);
+        while (from < one.Count && from < other.Count && Says(one[from], other[from])) from++;
+        while (end < one.Count - from && end < other.Count - from && Says(one[^(end + 1)], other[^(end + 1)])) end++;
+        return ([.. one.Skip(from).SkipLast(end)], [.. other.Skip(from).SkipLast(end)]);
+
+        static bool Says(Declared a, Declared b) => a.Name == b.Name && a.IsImportant == b.IsImportant && Serializer.Values(a.Node.Value) == Serializer.Values(b.Node.Value);
     }
 
     private bool ReadsChanged(Declared declared)
@@ -112,13 +149,4 @@ internal sealed class RuleChange
     private static bool IsApart(string name) => name is "color" or "opacity" or "visibility" or "box-shadow" or "text-shadow" or "transform" or "filter" or "cursor" or "text-decoration-color" or "text-decoration-thickness"
         || name.StartsWith("background-", StringComparison.Ordinal) || name.StartsWith("outline-", StringComparison.Ordinal) || name.StartsWith("margin-", StringComparison.Ordinal) || name.StartsWith("padding-", StringComparison.Ordinal)
         || (name.StartsWith("border-", StringComparison.Ordinal) && (name.EndsWith("-color", StringComparison.Ordinal) || name.EndsWith("-style", StringComparison.Ordinal) || name.EndsWith("-width", StringComparison.Ordinal) || name.EndsWith("-radius", StringComparison.Ordinal)));
-
-    private static bool IsRestated(ActiveRule one, ActiveRule other) =>
-        one.LayerRank == other.LayerRank && one.Rule.IsConditional == other.Rule.IsConditional && Plain(one).SequenceEqual(Plain(other));
-
-    private static IEnumerable<(string Name, string Value, bool IsImportant)> Plain(ActiveRule rule) => rule.Rule.Declarations.Where(d => !d.IsCustom).Select(Text);
-
-    private static IEnumerable<(string Name, string Value, bool IsImportant)> Customs(ActiveRule rule) => rule.Rule.Declarations.Where(d => d.IsCustom).Select(Text);
-
-    private static (string, string, bool) Text(Declared declared) => (declared.Name, Serializer.Values(declared.Node.Value), declared.IsImportant);
 }

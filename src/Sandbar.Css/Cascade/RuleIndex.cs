@@ -15,6 +15,7 @@ internal enum IndexKind
 
     /// <summary>What stands in nothing else.</summary>
     Root,
+    Attribute,
     Name,
     Class,
     Id,
@@ -35,6 +36,7 @@ internal readonly record struct IndexKey(string Piece, IndexKind Kind, string Na
             (_, { } named, _) => (IndexKind.Class, named.Name),
             (_, _, { } type) => (IndexKind.Name, type.Name),
             _ when own.Exists(p => p is PseudoClassSelector { Name: "root" }) => (IndexKind.Root, ""),
+            _ when own.OfType<AttributeSelector>().FirstOrDefault(a => !Matching.MayBeForced(a)) is { } attribute => (IndexKind.Attribute, attribute.Name),
             _ => (IndexKind.Anything, ""),
         };
         return new(PseudoElements.Of(selector)?.Name ?? "", kind, name, NameMarks.Around(selector));
@@ -47,6 +49,7 @@ internal sealed class RuleIndex
     private readonly Dictionary<string, List<IndexedSelector>> ids = new(StringComparer.OrdinalIgnoreCase);
     private readonly Dictionary<string, List<IndexedSelector>> classes = new(StringComparer.OrdinalIgnoreCase);
     private readonly Dictionary<string, List<IndexedSelector>> names = new(StringComparer.OrdinalIgnoreCase);
+    private readonly Dictionary<string, List<IndexedSelector>> attributes = new(StringComparer.OrdinalIgnoreCase);
     private readonly List<IndexedSelector> roots = [];
     private readonly List<IndexedSelector> others = [];
 
@@ -58,6 +61,7 @@ internal sealed class RuleIndex
             IndexKind.Id => List(ids, key.Name),
             IndexKind.Class => List(classes, key.Name),
             IndexKind.Name => List(names, key.Name),
+            IndexKind.Attribute => List(attributes, key.Name),
             IndexKind.Root => roots,
             _ => others,
         };
@@ -76,6 +80,13 @@ internal sealed class RuleIndex
         {
             if (classes.TryGetValue(one, out var byClass)) Take(byClass);
         }
+        if (attributes.Count > 0)
+        {
+            foreach (var (name, _) in element.Attributes)
+            {
+                if (attributes.TryGetValue(name, out var byAttribute)) Take(byAttribute);
+            }
+        }
 
         void Take(List<IndexedSelector> selectors)
         {
@@ -87,7 +98,7 @@ internal sealed class RuleIndex
     }
 
     /// <summary>Whether any may hold for an element, whatever is around it.</summary>
-    public bool MayReach(Element element) => others.Count > 0 || (element.Parent is null && roots.Count > 0) || names.ContainsKey(element.Name) || (element.Id.Length > 0 && ids.ContainsKey(element.Id)) || element.Classes.Any(classes.ContainsKey);
+    public bool MayReach(Element element) => others.Count > 0 || (element.Parent is null && roots.Count > 0) || names.ContainsKey(element.Name) || (element.Id.Length > 0 && ids.ContainsKey(element.Id)) || element.Classes.Any(classes.ContainsKey) || (attributes.Count > 0 && element.Attributes.Any(a => attributes.ContainsKey(a.Key)));
 
     private static List<IndexedSelector> List(Dictionary<string, List<IndexedSelector>> map, string name) => map.TryGetValue(name, out var list) ? list : map[name] = [];
 }

@@ -1,3 +1,5 @@
+using System.Numerics;
+
 namespace Sandbar.Css.Properties;
 
 /// <summary>Some properties.</summary>
@@ -16,7 +18,16 @@ internal sealed class PropertySet
 
     public bool IsEmpty => !bits.AsSpan().ContainsAnyExcept(0UL);
 
-    public IEnumerable<Property> Properties => CssProperties.All.Where(Contains);
+    public IEnumerable<Property> Properties
+    {
+        get
+        {
+            for (var i = 0; i < Words; i++)
+            {
+                for (var left = bits[i]; left != 0; left &= left - 1) yield return CssProperties.All[i * 64 + BitOperations.TrailingZeroCount(left)];
+            }
+        }
+    }
 
     public bool Contains(Property property) => (bits[property.Id / 64] & (1UL << (property.Id % 64))) != 0;
 

@@ -125,6 +125,9 @@ public sealed class Matching(Document document, IReadOnlyDictionary<Element, Ele
 
     private bool IsForced(ElementStates state, Element element) => forced is not null && forced.TryGetValue(element, out var states) && states.HasFlag(state);
 
+    /// <summary>Whether a state that an element is forced to be in stands in the place of an attribute.</summary>
+    internal static bool MayBeForced(AttributeSelector attribute) => attribute.Name.ToLowerInvariant() is "aria-current" or "aria-disabled";
+
     /// <summary>Whether an attribute says a state that is given.</summary>
     private bool IsForced(AttributeSelector attribute, Element element) => forced is not null && attribute.Name.ToLowerInvariant() switch
     {

@@ -26,7 +26,7 @@ public class PlaceStylesTests
     ];
 
     // What a change of one of them leaves is taken over from before.
-    private static readonly string[] Painted = ["p", "section", "li", "body", "a:hover", ":root", "*"];
+    private static readonly string[] Painted = ["p", ":is(p, li)", "p, em", "section", "li", "body", "a:hover", ":root", "*"];
 
     private static readonly string[] Paints =
         ["color: #", "background: #", "border: 1px solid #", "background-image: linear-gradient(#, #), linear-gradient(#, #)", "opacity: .4", "outline: 2px dotted #", "box-shadow: 1px 1px", "visibility: hidden", "margin: 2em; padding: 1em", "font-size: 1.1em; color: #", "background-size: 3px"];
@@ -47,12 +47,16 @@ public class PlaceStylesTests
     }
 
     /// <summary>Rules that come, go and change leave what they cannot reach, and nothing else.</summary>
-    [Fact]
-    public void After_a_change_of_rules_all_is_as_if_it_had_been_made_anew()
+    /// <param name="hasContainers">Whether what is around decides over some rules: then nothing is left.</param>
+    [Theory]
+    [InlineData(false)]
+    [InlineData(true)]
+    public void After_a_change_of_rules_all_is_as_if_it_had_been_made_anew(bool hasContainers)
     {
+        var written = Rules.Where(r => hasContainers || !r.Contains("container", StringComparison.Ordinal)).ToArray();
         var document = Document.Parse(Text("pages/features.html"));
         var random = new Random(1);
-        var sheets = Rules.Select(r => StyleSheet.Parse(r, null)).ToList();
+        var sheets = written.Select((r, i) => StyleSheet.Parse(r, i % 3 == 0 ? null : "a")).ToList();
         var places = Places.Of(sheets);
         var styles = new PlaceStyles(RuleSet.Of(sheets, new(600), document.IsQuirky), long.MaxValue);
         for (var n = 0; n < RandomTimes.Of(60); n++)
@@ -64,7 +68,7 @@ public class PlaceStylesTests
                     sheets.RemoveAt(at);
                     break;
                 case 1:
-                    sheets.Insert(at, StyleSheet.Parse(Rules[random.Next(Rules.Length)], null));
+                    sheets.Insert(at, StyleSheet.Parse(written[random.Next(written.Length)], null));
                     break;
                 case 2:
                     (sheets[at], sheets[^1]) = (sheets[^1], sheets[at]);
@@ -73,8 +77,8 @@ public class PlaceStylesTests
                     sheets[at] = StyleSheet.Parse($":root {{ --c: #{random.Next(4096):x3} }}", "c");
                     break;
                 case 4:
-                    var paint = Paints[random.Next(Paints.Length)].Replace("#", $"#{random.Next(4096):x3}", StringComparison.Ordinal);
-                    sheets[at] = StyleSheet.Parse($"{Painted[random.Next(Painted.Length)]} {{ {paint} }}", null);
+                    var paint = string.Join("; ", Enumerable.Range(0, 1 + random.Next(3)).Select(_ => Paints[random.Next(Paints.Length)].Replace("#", $"#{random.Next(4096):x3}", StringComparison.Ordinal)));
+                    sheets[at] = StyleSheet.Parse($"{Painted[random.Next(Painted.Length)]} {{ {paint} }}", random.Next(2) == 0 ? "b" : null);
                     break;
                 default:
                     sheets[at] = StyleSheet.Parse($"{(random.Next(2) == 0 ? "p" : ".a, li")} {{ color: #{random.Next(4096):x3}; --a: {random.Next(9)}px }}", null);
