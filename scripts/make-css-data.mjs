@@ -79,10 +79,7 @@ fs.writeFileSync(
   </script>`,
 );
 const unescape = (text) =>
-  text
-    .replaceAll("&lt;", "<")
-    .replaceAll("&gt;", ">")
-    .replaceAll("&amp;", "&");
+  text.replaceAll("&lt;", "<").replaceAll("&gt;", ">").replaceAll("&amp;", "&");
 const { properties, sets } = JSON.parse(
   unescape(
     /<body>([^<]*)/.exec(
@@ -122,11 +119,12 @@ const patches = JSON.parse(
 const written = (definitions, patched) =>
   Object.fromEntries(
     Object.entries(definitions)
-      .filter(([, { syntax }]) => syntax)
+      // A patch of null: Chromium does not know it.
+      .filter(([name, { syntax }]) => syntax && patched[name] !== null)
       .map(([name, { syntax }]) => [name, definitionSyntax.generate(syntax)])
       // What is told token by token is for conditions and for filters of long ago.
       .filter(([, text]) => !text.includes("<function-token>"))
-      .concat(Object.entries(patched))
+      .concat(Object.entries(patched).filter(([, text]) => text !== null))
       .sort(([a], [b]) => (a < b ? -1 : 1)),
   );
 fs.writeFileSync(

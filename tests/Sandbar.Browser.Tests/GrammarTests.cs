@@ -46,20 +46,20 @@ public sealed class GrammarTests(Workplace workplace) : IClassFixture<Workplace>
 
     private static readonly string[] OfDescriptors =
     [
-        "auto", "normal", "none", "bold", "heavy", "400", "100 900", "1001", "0", "italic", "oblique", "oblique 10deg", "oblique 0deg 20deg", "oblique 5px", "condensed", "50% 200%", "90%", "-5%", "120px", "block", "swap", "optional", "later", "X", "\"X\"", "X, Y", "X Y", "url(a.woff2)", "url(a) format(woff2)", "url(a) format('woff2') tech(variations)", "url(a) tech(color-COLRv1)", "local(X)", "local('X'), url(b)", "url(a) format()", "a.woff2", "\"kern\" 1", "\"kern\" on", "\"wght\" 300", "cyclic", "fixed 3", "extends decimal", "additive", "numeric", "'*'", "'*' '+'", "3 'a', 1 'b'", "5 '0'", "1 5", "1 5, 7 infinite", "0 red", "0 red, 1 #fff", "light", "dark", "3", "true", "false", "bullets",
+        "auto", "normal", "none", "bold", "heavy", "400", "100 900", "1001", "0", "italic", "oblique", "oblique 10deg", "oblique 0deg 20deg", "oblique 5px", "condensed", "50% 200%", "90%", "-5%", "120px", "block", "swap", "optional", "later", "X", "\"X\"", "X, Y", "X Y", "url(a.woff2)", "url(a) format(woff2)", "url(a) format('woff2') tech(variations)", "url(a) tech(color-COLRv1)", "local(X)", "local('X'), url(b)", "url(a) format()", "a.woff2", "\"kern\" 1", "\"kern\" on", "\"wght\" 300", "cyclic", "fixed 3", "extends decimal", "additive", "numeric", "'*'", "'*' '+'", "3 'a', 1 'b'", "5 '0'", "1 5", "1 5, 7 infinite", "0 red", "0 red, 1 #fff", "light", "dark", "3", "true", "false", "bullets", "U+26", "u+0-7f", "U+0025-00FF, u+4??", "U+??????", "U+?????", "U+110000", "U+10FFFF", "U+7f-0", "U+4?5", "U+1234567", "U+4?-5?", "U+ 26", "26", "U+0-110000", "u+a?", "U+12e3", "U+1e3", "U+1-2-3", "U+??-ff", "U+26,", "a4", "A4 landscape", "portrait b5", "a4 a5", "10cm 20cm", "10cm landscape", "letter", "upright", "rotate-left",
     ];
 
-    /// <summary>What stands in at-rules that say how fonts and counters are. Ranges of characters are not looked at.</summary>
+    /// <summary>What stands in at-rules that say how fonts, counters and pages of paper are.</summary>
     [Fact]
     public void What_a_descriptor_takes_is_what_Chromium_takes()
     {
-        string[] rules = ["font-face", "counter-style", "font-palette-values"];
-        var asked = (from rule in rules from name in PropertyGrammars.All.DescriptorsOf(rule) where name != "unicode-range" from value in OfDescriptors select new[] { rule, name, value }).ToList();
+        string[] rules = ["font-face", "counter-style", "font-palette-values", "page"];
+        var asked = (from rule in rules from name in PropertyGrammars.All.DescriptorsOf(rule) from value in OfDescriptors select new[] { rule, name, value }).ToList();
         var kept = workplace.Browser.Json($$"""
             return {{JsonSerializer.Serialize(asked)}}.map(([rule, name, value]) => {
               const sheet = document.createElement('style');
               const needed = rule === 'counter-style' && !/^(system|symbols|additive-symbols)$/.test(name) ? 'system: cyclic; symbols: "q";' : '';
-              sheet.textContent = `@${rule} ${rule === 'font-face' ? '' : '--x'} { ${needed} ${name}: ${value} }`;
+              sheet.textContent = `@${rule} ${rule === 'font-face' || rule === 'page' ? '' : '--x'} { ${needed} ${name}: ${value} }`;
               document.head.append(sheet);
               const text = sheet.sheet.cssRules[0]?.cssText ?? '';
               sheet.remove();

@@ -35,6 +35,34 @@ internal static class ContainerQueries
         return Answer.No;
     }
 
+    /// <summary>Where something stands that browsers cannot tell of any element: a feature they do not know, a value it does not take, words in another order.</summary>
+    public static IEnumerable<int> NotUnderstood(ImmutableArray<ComponentValue> prelude)
+    {
+        foreach (var one in prelude.WithoutSpace().BetweenCommas())
+        {
+            var condition = one is [Token { Kind: TokenKind.Ident } word, ..] && !word.IsIdent("not") ? one[1..] : one;
+            if (!condition.IsEmpty && Condition.NotUnderstood(condition, ask => Condition.Evaluate(condition, ask), Known) is { } at) yield return at;
+        }
+    }
+
+    private static Answer? Known(ComponentValue value) => value switch
+    {
+        FunctionValue function => function.Name.ToLowerInvariant() switch
+        {
+            "style" => StyleQueries.Ask(function.Values, _ => null),
+            "scroll-state" or "anchored" => Answer.No,
+            _ => Answer.Unknown,
+        },
+        BlockValue block => Features.Ask(block.Values, name => name switch
+        {
+            "width" or "height" or "inline-size" or "block-size" => new(0, FeatureUnit.Length),
+            "aspect-ratio" => new(1, FeatureUnit.Ratio),
+            "orientation" => new("portrait"),
+            _ => null,
+        }),
+        _ => null,
+    };
+
     private static bool AsksSize(ComponentValue value) => value is BlockValue block && (block.Values.Any(AsksSize) || block.Values.Any(v => v is Token { Kind: TokenKind.Ident } word && word.Text.ToLowerInvariant() is var name
         && (name.Contains("width", StringComparison.Ordinal) || name.Contains("height", StringComparison.Ordinal) || name.Contains("-size", StringComparison.Ordinal) || name.Contains("aspect-ratio", StringComparison.Ordinal) || name == "orientation")));
 

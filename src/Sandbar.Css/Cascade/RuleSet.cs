@@ -78,7 +78,7 @@ public sealed class RuleSet
         return (gone, added);
     }
 
-    /// <summary>Rules that do not hold in this window, with the first condition that is not so. Those of sheets that are imported under such a condition are not known.</summary>
+    /// <summary>Rules that do not hold in this window, with the first condition that is not so; those of sheets that are imported under one too.</summary>
     internal IReadOnlyList<(ActiveRule Rule, RuleCondition Condition)> Off => off;
 
     /// <summary>The same by what they select.</summary>
@@ -123,27 +123,27 @@ public sealed class RuleSet
         return set;
     }
 
-    private void Take(StyleSheet sheet, ImmutableArray<RuleCondition> containers, LayerName? within, int depth)
+    /// <param name="without">The condition on an import that is not so, where the sheet does not count for it; null where it does.</param>
+    private void Take(StyleSheet sheet, ImmutableArray<RuleCondition> containers, LayerName? within, int depth, RuleCondition? without = null)
     {
         foreach (var item in sheet.Items)
         {
-            if (item.Conditions.FirstOrDefault(c => !Holds(c)) is { } failing)
-            {
-                if (item is RuleItem { Rule: var idle }) off.Add((new(idle, off.Count, int.MaxValue, Within(item.Layer, within), containers), failing));
-                continue;
-            }
+            var failing = without ?? item.Conditions.FirstOrDefault(c => !Holds(c));
             var around = containers.AddRange(item.Conditions.Where(c => c.Kind == ConditionKind.Container));
             var layer = Within(item.Layer, within);
-            if (layer is not null) Tree(sheet.Origin).Register(layer);
+            if (layer is not null && failing is null) Tree(sheet.Origin).Register(layer);
             switch (item)
             {
                 case ImportItem import when depth < DeepestImport && imports++ < MostImports && sheet.Import?.Invoke(import.Address) is { } imported:
-                    Take(imported, around, layer, depth + 1);
+                    Take(imported, around, layer, depth + 1, failing);
                     break;
-                case PropertyItem { Property: var property }:
+                case RuleItem { Rule: var idle } when failing is not null:
+                    off.Add((new(idle, off.Count, int.MaxValue, layer, around), failing));
+                    break;
+                case PropertyItem { Property: var property } when failing is null:
                     registered[property.Name] = property;
                     break;
-                case KeyframesItem frames:
+                case KeyframesItem frames when failing is null:
                     keyframes[frames.Name] = frames.Frames;
                     break;
                 case RuleItem rule:

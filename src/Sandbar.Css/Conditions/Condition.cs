@@ -38,6 +38,22 @@ internal static class Condition
         return answer;
     }
 
+    /// <summary>Where something stands that browsers cannot tell, whatever the page and the window; null where there is nothing of that kind.</summary>
+    /// <param name="values">The condition, not empty.</param>
+    /// <param name="evaluate">What it comes to, given what single questions come to.</param>
+    /// <param name="ask">What a single question comes to.</param>
+    public static int? NotUnderstood(ImmutableArray<ComponentValue> values, Func<Func<ComponentValue, Answer?>, Answer?> evaluate, Func<ComponentValue, Answer?> ask)
+    {
+        int? first = null;
+        var answer = evaluate(value =>
+        {
+            var told = ask(value);
+            if (told is null or Answer.Unknown) first ??= value.Start;
+            return told;
+        });
+        return first ?? (answer is null ? values[0].Start : null);
+    }
+
     public static Answer? And(Answer? a, Answer? b) => a is null || b is null ? null : a == Answer.No || b == Answer.No ? Answer.No : a == Answer.Yes && b == Answer.Yes ? Answer.Yes : Answer.Unknown;
 
     public static Answer? Or(Answer? a, Answer? b) => a is null || b is null ? null : a == Answer.Yes || b == Answer.Yes ? Answer.Yes : a == Answer.No && b == Answer.No ? Answer.No : Answer.Unknown;

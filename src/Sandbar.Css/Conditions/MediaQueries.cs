@@ -25,21 +25,8 @@ public static class MediaQueries
     }
 
     /// <summary>Where in a list something stands that browsers cannot tell, so that a query never holds: a feature they do not know, a value it does not take, words in another order.</summary>
-    public static IEnumerable<int> NotUnderstood(ImmutableArray<ComponentValue> list)
-    {
-        foreach (var query in list.WithoutSpace().BetweenCommas().Where(q => !q.IsEmpty))
-        {
-            var unknown = new List<int>();
-            var answer = Of(query, new(), value =>
-            {
-                var told = Ask(value, new());
-                if (told is null or Answer.Unknown) unknown.Add(value.Start);
-                return told;
-            });
-            if (unknown.Count > 0) yield return unknown[0];
-            else if (answer is null) yield return query[0].Start;
-        }
-    }
+    public static IEnumerable<int> NotUnderstood(ImmutableArray<ComponentValue> list) => list.WithoutSpace().BetweenCommas().Where(q => !q.IsEmpty)
+        .Select(query => Condition.NotUnderstood(query, ask => Of(query, new(), ask), value => Ask(value, new()))).OfType<int>();
 
     private static bool Holds(ImmutableArray<ComponentValue> query, MediaEnvironment media) => Of(query.WithoutSpace(), media, value => Ask(value, media)) == Answer.Yes;
 

@@ -16,6 +16,9 @@ public static class SupportsConditions
         return Condition.Evaluate(condition, Ask) == Answer.Yes;
     }
 
+    /// <summary>Where something stands that is no question browsers can answer; null where there is nothing of that kind.</summary>
+    public static int? NotUnderstood(ImmutableArray<ComponentValue> condition) => condition.IsEmpty ? null : Condition.NotUnderstood(condition, ask => Condition.Evaluate(condition, ask), Ask);
+
     private static Answer? Ask(ComponentValue value) => value switch
     {
         BlockValue block => Declared(block.Values) ?? Answer.Unknown,

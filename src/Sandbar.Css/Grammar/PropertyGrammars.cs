@@ -93,6 +93,7 @@ public sealed partial class PropertyGrammars
         var known = descriptors[atRule];
         if (!known.TryGetValue(name, out var text)) return new Verdict.Unknown(known.Keys.FirstOrDefault(k => k.Replace("-", "", StringComparison.Ordinal).Equals(name.Replace("-", "", StringComparison.Ordinal), StringComparison.OrdinalIgnoreCase)));
         if (value.FirstOrDefault(IsBroken) is { } broken) return new Verdict.Invalid(broken.Start, []);
+        if (name.Equals("unicode-range", StringComparison.OrdinalIgnoreCase)) return UnicodeRanges.Wrong(value) is { } at ? new Verdict.Invalid(at, ["U+26", "U+0-7F", "U+4??"]) : new Verdict.Valid();
         return text.Length == 0 ? new Verdict.Valid() : Matched(read.GetOrAdd($"@{atRule}'{name}'", _ => ValueDefinitionParser.Parse(text))!, value);
     }
 

@@ -1,5 +1,6 @@
 using System.Collections.Frozen;
 using System.Collections.Immutable;
+using Sandbar.Css.Cascade;
 using Sandbar.Css.Conditions;
 using Sandbar.Css.Documents;
 using Sandbar.Css.Grammar;
@@ -25,6 +26,11 @@ public static class SheetLint
         "charset", "color-profile", "container", "counter-style", "font-face", "font-feature-values", "font-palette-values", "function", "import", "keyframes", "layer", "media", "namespace", "page", "position-try", "property",
         "scope", "starting-style", "supports", "view-transition");
 
+    private static readonly FrozenSet<string> PageMargins = FrozenSet.Create(
+        StringComparer.OrdinalIgnoreCase,
+        "top-left-corner", "top-left", "top-center", "top-right", "top-right-corner", "bottom-left-corner", "bottom-left", "bottom-center", "bottom-right", "bottom-right-corner", "left-top", "left-middle", "left-bottom",
+        "right-top", "right-middle", "right-bottom");
+
     /// <summary>All of a sheet, in the order of its text.</summary>
     /// <param name="pages">Pages on which selectors are looked up; empty for none.</param>
     public static IReadOnlyList<Diagnostic> Of(StyleSheetNode sheet, IReadOnlyList<Document> pages)
@@ -43,8 +49,8 @@ public static class SheetLint
         {
             case StyleRuleNode style:
                 return InStyle(style, parent, pages);
-            case AtRuleNode { Name: var name } when !name.StartsWith('-') && !AtRules.Contains(name):
-                return [new(Severity.Warning, "unknown-at-rule", rule.Start, rule.Start + 1 + name.Length, $"{Quoted.Text("@" + name)} is none that browsers know: they leave it out with all that stands in it.")];
+            case AtRuleNode { Name: var name } unknown when !name.StartsWith('-') && !AtRules.Contains(name):
+                return [Unknown(unknown)];
             // Its selectors are per cents.
             case AtRuleNode { Name: var name } when name.EndsWith("keyframes", StringComparison.OrdinalIgnoreCase):
                 return rule.Items.OfType<RuleNode>().SelectMany(frame => frame.Items.OfType<DeclarationNode>()).SelectMany(Of);
@@ -58,6 +64,8 @@ public static class SheetLint
             // Descriptors are no properties; those of a place to go to are.
             case AtRuleNode { Name: var name } when name.Equals("position-try", StringComparison.OrdinalIgnoreCase):
                 return rule.Items.OfType<DeclarationNode>().SelectMany(Of);
+            case AtRuleNode { Name: var name } when name.Equals("page", StringComparison.OrdinalIgnoreCase):
+                return rule.Items.SelectMany(OfPage);
             case AtRuleNode { Name: var name } when PropertyGrammars.All.KnowsDescriptorsOf(name):
                 return rule.Items.OfType<DeclarationNode>().SelectMany(d => OfDescriptor(name.ToLowerInvariant(), d));
             default:
@@ -101,9 +109,27 @@ public static class SheetLint
     private static SimpleSelector Still(SimpleSelector condition) =>
         condition is PseudoClassSelector { Name: "is" or "where" or "has" } any ? any with { Arguments = [.. any.Arguments.Select(Still)] } : condition;
 
-    /// <summary>Conditions that never hold, whatever the window, since browsers cannot tell them.</summary>
-    private static IEnumerable<Diagnostic> Conditions(AtRuleNode rule) => !rule.Name.Equals("media", StringComparison.OrdinalIgnoreCase) ? []
-        : MediaQueries.NotUnderstood(rule.Prelude).Select(at => new Diagnostic(Severity.Warning, "unknown-condition", at, at + 1, "Browsers cannot tell whether this is so, and leave out what stands in it."));
+    /// <summary>Conditions that never hold, whatever the window and the page, since browsers cannot tell them.</summary>
+    private static IEnumerable<Diagnostic> Conditions(AtRuleNode rule) => (rule.Name.ToLowerInvariant() switch
+    {
+        "media" => MediaQueries.NotUnderstood(rule.Prelude),
+        "supports" => SupportsConditions.NotUnderstood(rule.Prelude) is { } at ? [at] : [],
+        "container" => ContainerQueries.NotUnderstood(rule.Prelude),
+        _ => Enumerable.Empty<int>(),
+    }).Select(at => new Diagnostic(Severity.Warning, "unknown-condition", at, at + 1, "Browsers cannot tell whether this is so, and leave out what stands in it."));
+
+    /// <summary>What a page of paper is like, and what stands in its margins (CSS Paged Media 3): properties, and descriptors of its own.</summary>
+    private static IEnumerable<Diagnostic> OfPage(BlockItem item) => item switch
+    {
+        AtRuleNode margin when PageMargins.Contains(margin.Name) => margin.Items.SelectMany(OfPage),
+        AtRuleNode other => [Unknown(other)],
+        DeclarationNode declaration when declaration.Name.StartsWith("--", StringComparison.Ordinal) || PropertyGrammars.All.DescriptorsOf("page").Contains(declaration.Name, StringComparer.OrdinalIgnoreCase) => OfDescriptor("page", declaration),
+        DeclarationNode declaration => Of(declaration),
+        _ => [],
+    };
+
+    private static Diagnostic Unknown(AtRuleNode rule) =>
+        new(Severity.Warning, "unknown-at-rule", rule.Start, rule.Start + 1 + rule.Name.Length, $"{Quoted.Text("@" + rule.Name)} is none that browsers know: they leave it out with all that stands in it.");
 
     private static IEnumerable<Diagnostic> OfDescriptor(string rule, DeclarationNode declaration)
     {

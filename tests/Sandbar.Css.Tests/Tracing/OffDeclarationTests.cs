@@ -24,6 +24,16 @@ public sealed class OffDeclarationTests
     public void What_does_not_count_is_told_with_the_reason(string css, string told) => Assert.Equal(
         told, string.Join('|', OffDeclaration.Of(Styles(css), Element, CssProperties.Of("color")).Select(o => $"{o.Reason} {Serializer.Values(o.Declaration.Declared.Node.Value)} {o.Condition}".Trim())));
 
+    /// <summary>The condition that is told is the one of the import, whatever stands in the sheet.</summary>
+    [Fact]
+    public void What_is_imported_under_a_condition_is_told_too()
+    {
+        var imported = StyleSheet.Parse("p { color: red } @media screen { p { color: blue } } @property --x { syntax: '*'; inherits: false }", "b.css");
+        var styles = new PageStyles(Page, RuleSet.Of([new(Parser.ParseStyleSheet("@import url(b.css) layer(a) print; @import url(b.css);"), "a.css") { Import = _ => imported }], new MediaEnvironment()));
+        Assert.Equal(["red print", "blue print"], OffDeclaration.Of(styles, Element, CssProperties.Of("color")).Select(o => $"{Serializer.Values(o.Declaration.Declared.Node.Value)} {o.Condition}"));
+        Assert.Equal("rgb(0, 0, 255)", styles.Of(Element).Text(CssProperties.Of("color")));
+    }
+
     [Fact]
     public void Variables_are_followed_to_their_ends()
     {
