@@ -10,19 +10,19 @@ namespace Sandbar.Bench;
 /// <summary>What it costs to find every pair of colours of a site: at first, and after an edit of one value, of one line of the overrides and of one block.</summary>
 internal static class PairsBench
 {
-    private const int Rounds = 60, WarmUp = 40, Pages = 200, BlocksOnPage = 40;
+    private const int Rounds = 60, WarmUp = 120, Pages = 200, BlocksOnPage = 40;
 
     private const string Sheet = ".card { border-color: #888 }\n.button:hover { color: #fefefe }\n@media (max-width: 640px) { .section { background: #fafafa } }\n";
 
     public static void Run()
     {
         Of("demo", PellwynSample.Create().Site);
-        Of($"{Pages} pages", LargeSite.ManyPages(Pages, BlocksOnPage).Site);
+        Of("demo under a sheet of overrides", Made(PellwynSample.Create().Site, new SetOverrides(Sheet)));
+        Of($"{Pages} pages under it", Made(LargeSite.ManyPages(Pages, BlocksOnPage).Site, new SetOverrides(Sheet)));
     }
 
     private static void Of(string name, Site site)
     {
-        site = Made(site, new SetOverrides(Sheet));
         var before = GC.GetTotalMemory(forceFullCollection: true);
         var from = Stopwatch.GetTimestamp();
         var pairs = ContrastPairs.Of(site, default).Length;
