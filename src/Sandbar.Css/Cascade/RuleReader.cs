@@ -271,8 +271,8 @@ internal sealed class RuleReader
     {
         if (rule.Prelude is not [Token { Kind: TokenKind.Ident, Text: ['-', '-', _, ..] } name]) return null;
         var descriptors = rule.Items.OfType<DeclarationNode>().GroupBy(d => d.Name, StringComparer.OrdinalIgnoreCase).ToDictionary(g => g.Key, g => g.Last().Value, StringComparer.OrdinalIgnoreCase);
-        if (descriptors.GetValueOrDefault("syntax") is not [Token { Kind: TokenKind.String } syntax]) return null;
-        if (descriptors.GetValueOrDefault("inherits") is not [Token { Kind: TokenKind.Ident } inherits] || !(inherits.IsIdent("true") || inherits.IsIdent("false"))) return null;
+        if (descriptors.GetValueOrDefault("syntax", []) is not [Token { Kind: TokenKind.String } syntax]) return null;
+        if (descriptors.GetValueOrDefault("inherits", []) is not [Token { Kind: TokenKind.Ident } inherits] || !(inherits.IsIdent("true") || inherits.IsIdent("false"))) return null;
         ImmutableArray<ComponentValue>? initial = descriptors.TryGetValue("initial-value", out var given) ? given : null;
         var of = syntax.Text.Trim();
         // What takes anything needs none to begin with; all else does (CSS Properties and Values 1, §2.4).

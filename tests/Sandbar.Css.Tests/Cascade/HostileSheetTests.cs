@@ -94,6 +94,8 @@ public sealed class HostileSheetTests
         "p{background:" + string.Join(',', Enumerable.Repeat("url(a) left / 1px repeat-x", 2_000)) + "}",
         "p{transform:" + string.Concat(Enumerable.Repeat("rotate(1deg)", 1_500)) + ";filter:" + string.Concat(Enumerable.Repeat("blur(1px)", 1_500)) + "}",
         "p\0{color\0:red;width:1\0px}\0",
+        // Found at random: what has to be there is not.
+        "@property --x{inherits:false;initial-value:1px}@property --y{syntax:\"*\"}@property --z{}p{width:var(--x)}",
     ];
 
     /// <summary>Bounded: none of them takes the time of a coffee, and none ends the program.</summary>
