@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Sandbar.Css.Conditions;
 using Sandbar.Css.Grammar;
 using Sandbar.Css.Syntax;
 
@@ -75,6 +76,22 @@ public sealed class GrammarTests(Workplace workplace) : IClassFixture<Workplace>
                 "counter-style fallback none", "counter-style speak-as none",
             ],
             differing.Order(StringComparer.Ordinal).OrderBy(d => !d.StartsWith("font", StringComparison.Ordinal)));
+    }
+
+    [Fact]
+    public void Chromium_supports_the_same_at_rules_and_takes_what_it_does_not_know_for_no()
+    {
+        string[] names =
+        [
+            "annotation", "apply", "bottom-center", "character-variant", "charset", "color-profile", "container", "contents", "counter-style", "custom-media", "document", "font-face", "font-feature-values", "font-palette-values", "function",
+            "historical-forms", "import", "Keyframes", "-webkit-keyframes", "-moz-document", "layer", "left-bottom", "left-middle", "left-top", "media", "mixin", "namespace", "navigation", "none", "ornaments", "page", "position-try", "property",
+            "right-top", "right-middle", "right-bottom", "scope", "starting-style", "styleset", "stylistic", "supports", "swash", "top-left", "top-left-corner", "top-center", "top-right", "top-right-corner", "bottom-left-corner", "bottom-left",
+            "bottom-right", "bottom-right-corner", "view-transition", "viewport",
+        ];
+        string[] asked = [.. names.Select(n => $"at-rule(@{n})"), "at-rule(media)", "at-rule( @media )", "at-rule(@media;)", "at-rule(@media @layer)", "at-rule()", "not at-rule(@none)", "not at-rule(media)", "not foo(bar)", "not (foo bar)", "not (foo)", "not font-tech(x)", "not font-tech()", "not selector(!!)", "not (not foo(bar))", "(not foo(bar))", "foo(bar)", "foo(bar) or (top: 0)", "foo(bar) and (top: 0)"];
+        var answers = workplace.Browser.Json($"return {JsonSerializer.Serialize(asked)}.map(c => CSS.supports(c))").EnumerateArray().Select(a => a.GetBoolean()).ToList();
+        Assert.Contains(true, answers);
+        Assert.Empty(asked.Where((condition, i) => SupportsConditions.Hold(Parser.ParseValues(condition)) != answers[i]));
     }
 
     private string[] PropertyNamesOfChromium() => [.. workplace.Browser.Json($"return {JsonSerializer.Serialize(PropertyGrammars.All.Names.Where(n => !n.StartsWith("--", StringComparison.Ordinal)))}.filter(name => CSS.supports(name, 'inherit'))").EnumerateArray().Select(n => n.GetString()!)];

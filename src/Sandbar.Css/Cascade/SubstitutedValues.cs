@@ -11,6 +11,9 @@ internal static class SubstitutedValues
 {
     private const int MostKept = 20_000;
 
+    /// <summary>Letters of a value that is kept: what variables grow to without measure is not.</summary>
+    private const int LongestKept = 1_000;
+
     private static readonly ConcurrentDictionary<(string Name, string Values), ImmutableArray<Assignment>?> Known = new();
 
     /// <param name="name">Of the declaration.</param>
@@ -20,8 +23,10 @@ internal static class SubstitutedValues
         // A word for a whole value may come out of a variable.
         if (values is [Token { Kind: TokenKind.Ident } word] && word.Text.ToLowerInvariant() is "initial" or "inherit" or "unset" or "revert" or "revert-layer") return [.. CssProperties.SetBy(name).Select(p => new Assignment(p, values))];
         var key = (name, Serializer.Values(values));
-        if (Known.TryGetValue(key, out var assignments)) return assignments;
+        if (Known.TryGetValue(key, out var known)) return known;
+        var found = PropertyGrammars.All.Check(name, values) is Verdict.Valid ? Shorthands.Expand(name, values) : null;
+        if (key.Item2.Length > LongestKept) return found;
         if (Known.Count > MostKept) Known.Clear();
-        return Known[key] = PropertyGrammars.All.Check(name, values) is Verdict.Valid ? Shorthands.Expand(name, values) : null;
+        return Known[key] = found;
     }
 }

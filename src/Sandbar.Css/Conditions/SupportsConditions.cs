@@ -6,14 +6,15 @@ using Sandbar.Css.Syntax;
 
 namespace Sandbar.Css.Conditions;
 
-/// <summary>Whether a browser understands what a sheet asks about. Source: CSS Conditional Rules 3 and 4, §6; what there is to understand is what Debian's Chromium does.</summary>
+/// <summary>Whether a browser understands what a sheet asks about. Source: CSS Conditional Rules 3 and 4, §6, and 5, §2; what there is to understand is what Debian's Chromium does.</summary>
 public static class SupportsConditions
 {
     /// <param name="isBare">Whether a declaration may stand without brackets, as on <c>@import</c>.</param>
     public static bool Hold(ImmutableArray<ComponentValue> condition, bool isBare = false)
     {
         if (isBare && Declared(condition) is { } answer) return answer == Answer.Yes;
-        return Condition.Evaluate(condition, Ask) == Answer.Yes;
+        // What nobody knows is not supported, and its contrary is: so says Chromium.
+        return Condition.Evaluate(condition, value => Ask(value) is Answer.Unknown ? Answer.No : Ask(value)) == Answer.Yes;
     }
 
     /// <summary>Where something stands that is no question browsers can answer; null where there is nothing of that kind.</summary>
@@ -25,6 +26,7 @@ public static class SupportsConditions
         FunctionValue function => function.Name.ToLowerInvariant() switch
         {
             "selector" => Is(SelectorParser.TryParse(function.Values, isNested: false, out var list, out _) && list.Length == 1),
+            "at-rule" => function.Values.WithoutSpace() is [Token { Kind: TokenKind.AtKeyword } name] ? Is(AtRules.IsKnown(name.Text)) : Answer.Unknown,
             "font-tech" => Is(Word(function) is "color-colrv0" or "color-colrv1" or "color-sbix" or "color-cbdt" or "features-opentype" or "features-aat" or "variations" or "palettes" or "incremental"),
             "font-format" => Is(Word(function) is "woff2" or "woff" or "opentype" or "truetype" or "collection"),
             _ => Answer.Unknown,

@@ -1,4 +1,3 @@
-using System.Collections.Frozen;
 using System.Collections.Immutable;
 using Sandbar.Css.Cascade;
 using Sandbar.Css.Conditions;
@@ -21,16 +20,6 @@ public static class SheetLint
     /// <summary>Parts of selectors held against elements before what is left is not looked up.</summary>
     private const long MostSteps = 20_000_000;
 
-    private static readonly FrozenSet<string> AtRules = FrozenSet.Create(
-        StringComparer.OrdinalIgnoreCase,
-        "charset", "color-profile", "container", "counter-style", "font-face", "font-feature-values", "font-palette-values", "function", "import", "keyframes", "layer", "media", "namespace", "page", "position-try", "property",
-        "scope", "starting-style", "supports", "view-transition");
-
-    private static readonly FrozenSet<string> PageMargins = FrozenSet.Create(
-        StringComparer.OrdinalIgnoreCase,
-        "top-left-corner", "top-left", "top-center", "top-right", "top-right-corner", "bottom-left-corner", "bottom-left", "bottom-center", "bottom-right", "bottom-right-corner", "left-top", "left-middle", "left-bottom",
-        "right-top", "right-middle", "right-bottom");
-
     /// <summary>All of a sheet, in the order of its text.</summary>
     /// <param name="pages">Pages on which selectors are looked up; empty for none.</param>
     public static IReadOnlyList<Diagnostic> Of(StyleSheetNode sheet, IReadOnlyList<Document> pages)
@@ -49,7 +38,8 @@ public static class SheetLint
         {
             case StyleRuleNode style:
                 return InStyle(style, parent, pages);
-            case AtRuleNode { Name: var name } unknown when !name.StartsWith('-') && !AtRules.Contains(name):
+            // What letters a sheet is written in stands before all else, and is no rule.
+            case AtRuleNode { Name: var name } unknown when !name.StartsWith('-') && !name.Equals("charset", StringComparison.OrdinalIgnoreCase) && !AtRules.IsOwn(name):
                 return [Unknown(unknown)];
             // Its selectors are per cents.
             case AtRuleNode { Name: var name } when name.EndsWith("keyframes", StringComparison.OrdinalIgnoreCase):
@@ -109,19 +99,20 @@ public static class SheetLint
     private static SimpleSelector Still(SimpleSelector condition) =>
         condition is PseudoClassSelector { Name: "is" or "where" or "has" } any ? any with { Arguments = [.. any.Arguments.Select(Still)] } : condition;
 
-    /// <summary>Conditions that never hold, whatever the window and the page, since browsers cannot tell them.</summary>
+    /// <summary>Conditions that browsers cannot tell, whatever the window and the page.</summary>
     private static IEnumerable<Diagnostic> Conditions(AtRuleNode rule) => (rule.Name.ToLowerInvariant() switch
     {
         "media" => MediaQueries.NotUnderstood(rule.Prelude),
         "supports" => SupportsConditions.NotUnderstood(rule.Prelude) is { } at ? [at] : [],
         "container" => ContainerQueries.NotUnderstood(rule.Prelude),
         _ => Enumerable.Empty<int>(),
-    }).Select(at => new Diagnostic(Severity.Warning, "unknown-condition", at, at + 1, "Browsers cannot tell whether this is so, and leave out what stands in it."));
+    }).Select(at => new Diagnostic(Severity.Warning, "unknown-condition", at, at + 1, rule.Name.Equals("supports", StringComparison.OrdinalIgnoreCase)
+        ? "Browsers do not know what this asks, and take it for no." : "Browsers cannot tell whether this is so, and leave out what stands in it."));
 
     /// <summary>What a page of paper is like, and what stands in its margins (CSS Paged Media 3): properties, and descriptors of its own.</summary>
     private static IEnumerable<Diagnostic> OfPage(BlockItem item) => item switch
     {
-        AtRuleNode margin when PageMargins.Contains(margin.Name) => margin.Items.SelectMany(OfPage),
+        AtRuleNode margin when AtRules.IsPageMargin(margin.Name) => margin.Items.SelectMany(OfPage),
         AtRuleNode other => [Unknown(other)],
         DeclarationNode declaration when declaration.Name.StartsWith("--", StringComparison.Ordinal) || PropertyGrammars.All.DescriptorsOf("page").Contains(declaration.Name, StringComparer.OrdinalIgnoreCase) => OfDescriptor("page", declaration),
         DeclarationNode declaration => Of(declaration),
