@@ -5,6 +5,7 @@ var root = new RootCommand("Sandbar: a site's colours, type, looks and overrides
 {
     ColorVerbs.Command,
     TypeVerbs.Command,
+    FillVerbs.Command,
     EdgeVerbs.Command,
     FontVerbs.Command,
     TraceVerb.Trace,

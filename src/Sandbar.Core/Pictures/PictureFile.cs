@@ -45,17 +45,20 @@ public static class PictureFile
         return isTurned ? (mediaType, codec.Info.Height, codec.Info.Width) : (mediaType, codec.Info.Width, codec.Info.Height);
     }
 
+    /// <summary>What a picture is, before it is decoded.</summary>
+    /// <exception cref="FormatException">It is none that is read, or too large; the message says so.</exception>
+    public static (string MediaType, int Width, int Height) Checked(byte[] bytes)
+    {
+        using var codec = Open(bytes);
+        return Measure(bytes);
+    }
+
     /// <summary>Reads a picture, perhaps smaller than it is.</summary>
     /// <exception cref="FormatException">It cannot be read; the message says why.</exception>
     public static Pixels Read(byte[] bytes)
     {
-        if (bytes.Length > MostBytes) throw new FormatException($"This picture is larger than {MostBytes / 1_000_000} MB.");
-        using var data = SKData.CreateCopy(bytes);
-        using var codec = SKCodec.Create(data);
-        if (codec is null) return SvgText.IsSvg(bytes) ? SvgPicture.Read(bytes) : throw new FormatException("This is no picture that can be read: PNG, JPEG, WebP and SVG can.");
-        if (!Formats.Contains(codec.EncodedFormat)) throw new FormatException("Pictures of this kind are not read: PNG, JPEG, WebP and SVG are.");
-        if ((long)codec.Info.Width * codec.Info.Height > MostPixels)
-            throw new FormatException($"This picture has {(long)codec.Info.Width * codec.Info.Height / 1_000_000} million pixels; up to {MostPixels / 1_000_000} million are read.");
+        using var codec = Open(bytes);
+        if (codec is null) return SvgPicture.Read(bytes);
         var scale = Math.Min(1, Math.Sqrt((double)Enough / ((long)codec.Info.Width * codec.Info.Height)));
         var size = codec.GetScaledDimensions((float)scale);
         var info = new SKImageInfo(size.Width, size.Height, SKColorType.Rgba8888, SKAlphaType.Unpremul, SKColorSpace.CreateSrgb());
@@ -64,9 +67,27 @@ public static class PictureFile
         {
             fixed (byte* start = pixels)
             {
-                if (codec.GetPixels(info, (nint)start) != SKCodecResult.Success) throw new FormatException("This picture is damaged: it ends too early, or holds what no picture does.");
+                if (codec.GetPixels(info, (nint)start) != SKCodecResult.Success) throw Damaged;
             }
         }
         return new(size.Width, size.Height, pixels);
+    }
+
+    internal static FormatException Damaged => new("This picture is damaged: it ends too early, or holds what no picture does.");
+
+    /// <summary>What decodes a picture; null of one that is drawn.</summary>
+    /// <exception cref="FormatException">It is none that is read, or too large; the message says so.</exception>
+    private static SKCodec? Open(byte[] bytes)
+    {
+        if (bytes.Length > MostBytes) throw new FormatException($"This picture is larger than {MostBytes / 1_000_000} MB.");
+        using var data = SKData.CreateCopy(bytes);
+        var codec = SKCodec.Create(data);
+        if (codec is null) return SvgText.IsSvg(bytes) ? null : throw new FormatException("This is no picture that can be read: PNG, JPEG, WebP and SVG can.");
+        var problem = !Formats.Contains(codec.EncodedFormat) ? "Pictures of this kind are not read: PNG, JPEG, WebP and SVG are."
+            : (long)codec.Info.Width * codec.Info.Height > MostPixels ? $"This picture has {(long)codec.Info.Width * codec.Info.Height / 1_000_000} million pixels; up to {MostPixels / 1_000_000} million are read."
+            : null;
+        if (problem is null) return codec;
+        codec.Dispose();
+        throw new FormatException(problem);
     }
 }

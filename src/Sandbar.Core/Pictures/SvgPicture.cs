@@ -77,6 +77,19 @@ internal static partial class SvgPicture
         return SvgService.Open(reader) ?? throw new FormatException();
     });
 
+    /// <summary>The drawing, smooth, to be painted at any size.</summary>
+    /// <exception cref="FormatException">It cannot be read; the message says why.</exception>
+    public static SKSvg Drawing(byte[] bytes)
+    {
+        var root = Safe(bytes);
+        root.SetAttributeValue("shape-rendering", null);
+        var document = Open(root);
+        var svg = new SKSvg();
+        if (Try(() => svg.FromSvgDocument(document)) is not null) return svg;
+        svg.Dispose();
+        throw new FormatException("This SVG draws nothing.");
+    }
+
     /// <exception cref="FormatException">Nothing is drawn, or it cannot be.</exception>
     public static Pixels Draw(SvgDocument document)
     {

@@ -5,7 +5,7 @@ using Sandbar.Core.Foundations.Palette;
 using Sandbar.Core.Styling;
 using Sandbar.Css.Cascade;
 using Sandbar.Css.Colors;
-using Sandbar.Css.Computing;
+using Sandbar.Css.Images;
 using Sandbar.Css.Properties;
 using Sandbar.Css.Syntax;
 
@@ -99,8 +99,8 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
         // The first is painted last. What a picture shows is not known.
         foreach (var layer in Parser.ParseValues(image).WithoutSpace().BetweenCommas().AsEnumerable().Reverse())
         {
-            var along = layer.Length == 1 ? GradientColors.Along(layer[0], GradientSamples) : [];
-            if (along.Count == 0) continue;
+            var along = layer is [FunctionValue function] && GradientImage.IsGradient(function) ? [.. GradientImage.Of(function, 100, 100, ImageSurroundings.Alone).Ramp.Along(GradientSamples)] : Array.Empty<Color>();
+            if (along.Length == 0) continue;
             var under = ground;
             ground = [.. along.Select((c, i) => new Tone(c, style, Image, scheme).Over(under[i % under.Length]))];
         }

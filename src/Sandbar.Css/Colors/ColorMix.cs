@@ -55,7 +55,7 @@ public static class ColorMix
     public static bool IsGrey(Color color) => Known(In(color, ColorSpace.Oklch).C2) < Grey;
 
     /// <summary>The colour in another space. What is missing stays missing there, or in the component that says the same (CSS Color 4, §12.2).</summary>
-    private static Color In(Color color, ColorSpace space, Func<Color, ColorSpace, Color>? convert = null)
+    internal static Color In(Color color, ColorSpace space, Func<Color, ColorSpace, Color>? convert = null)
     {
         if (color.Space == space) return color;
         var converted = convert is null ? color.To(space) : convert(color, space);
@@ -71,7 +71,7 @@ public static class ColorMix
     {
         ColorSpace.Hsl => "hcl",
         ColorSpace.Hwb => "h--",
-        ColorSpace.Lab or ColorSpace.Oklab => "l--",
+        ColorSpace.Lab or ColorSpace.Oklab => "lxy",
         ColorSpace.Lch or ColorSpace.Oklch => "lch",
         _ => "rgb",
     };

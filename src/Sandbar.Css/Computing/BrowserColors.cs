@@ -34,6 +34,7 @@ internal static class BrowserColors
             ColorSpace.Oklab or ColorSpace.Oklch => Of(ColorSpace.Oklab, LmsToOklab * (XyzToLms * (D50ToD65 * xyz)).Map(Math.Cbrt), color.Alpha).To(space),
             ColorSpace.Lab or ColorSpace.Lch => Of(ColorSpace.Lab, ToLab(xyz), color.Alpha).To(space),
             ColorSpace.DisplayP3 => Of(space, (XyzToP3 * xyz).Map(ColorConversion.Gamma), color.Alpha),
+            ColorSpace.Rec2020 => Of(space, (Matrix.XyzToRec2020 * (D50ToD65 * xyz)).Map(FromLight), color.Alpha),
             _ when IsOfSrgb(space) => Of(ColorSpace.Srgb, (XyzToSrgb * xyz).Map(ColorConversion.Gamma), color.Alpha).To(space),
             _ => Of(ColorSpace.XyzD50, xyz, color.Alpha).To(space),
         };
@@ -62,6 +63,8 @@ internal static class BrowserColors
                 return D65ToD50 * (LmsToXyz * (OklabToLms * VectorOf(color.To(ColorSpace.Oklab))).Map(v => v * v * v));
             case ColorSpace.Lab or ColorSpace.Lch:
                 return FromLab(VectorOf(color.To(ColorSpace.Lab)));
+            case ColorSpace.Rec2020:
+                return D65ToD50 * (Matrix.Rec2020ToXyz * VectorOf(color).Map(ToLight));
             case ColorSpace.DisplayP3:
                 return P3ToXyz * VectorOf(color).Map(ColorConversion.Linear);
             case var space when IsOfSrgb(space):
@@ -70,6 +73,13 @@ internal static class BrowserColors
                 return VectorOf(color.To(ColorSpace.XyzD50));
         }
     }
+
+    // The curve of cameras (ITU-R BT.2020-2, table 4), where CSS Color 4 by now has that of screens.
+    private const double CameraAlpha = 1.09929682680944, CameraBeta = 0.018053968510807;
+
+    private static double FromLight(double light) => Math.Abs(light) < CameraBeta ? 4.5 * light : Math.CopySign(CameraAlpha * Math.Pow(Math.Abs(light), 0.45) - (CameraAlpha - 1), light);
+
+    private static double ToLight(double value) => Math.Abs(value) < 4.5 * CameraBeta ? value / 4.5 : Math.CopySign(Math.Pow((Math.Abs(value) + CameraAlpha - 1) / CameraAlpha, 1 / 0.45), value);
 
     // CIE Lab on a D50 of 0.9642, 1, 0.8251.
     private const double WhiteX = 0.9642, WhiteZ = 0.8251, Kappa = 24389d / 27, Epsilon = 216d / 24389;

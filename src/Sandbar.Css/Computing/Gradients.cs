@@ -33,29 +33,35 @@ internal static class Gradients
         return $"{name}({string.Join(", ", parts)})";
     }
 
-    private static bool IsPlace(ComponentValue value) => value is Token { Kind: TokenKind.Percentage or TokenKind.Dimension or TokenKind.Number } || (value is FunctionValue function && MathType.IsMath(function.Name));
+    internal static bool IsPlace(ComponentValue value) => value is Token { Kind: TokenKind.Percentage or TokenKind.Dimension or TokenKind.Number } || (value is FunctionValue function && MathType.IsMath(function.Name));
 
-    private static bool IsHead(Values entry) => entry.Any(v => v is Token { Kind: TokenKind.Ident } word && (word.IsIdent("to") || word.IsIdent("at") || word.IsIdent("from") || word.IsIdent("in") || IsShape(word)))
+    internal static bool IsHead(Values entry) => entry.Any(v => v is Token { Kind: TokenKind.Ident } word && (word.IsIdent("to") || word.IsIdent("at") || word.IsIdent("from") || word.IsIdent("in") || IsShape(word)))
         || entry.All(IsPlace) && entry.Length > 0 && entry[0] is not Token { Kind: TokenKind.Percentage } || (entry.Length == 2 && entry.All(IsPlace));
 
     private static bool IsShape(Token word) => word.Text.ToLowerInvariant() is "circle" or "ellipse" or "closest-side" or "closest-corner" or "farthest-side" or "farthest-corner";
 
     /// <summary>What stands before a word, and from it on.</summary>
-    private static (Values Before, Values After) SplitAt(Values values, string word)
+    internal static (Values Before, Values After) SplitAt(Values values, string word)
     {
         var at = values.ToList().FindIndex(v => v is Token token && token.IsIdent(word));
         return at < 0 ? (values, []) : (values[..at], values[at..]);
     }
 
-    /// <summary>The space that colours are mixed in, at the end; empty where none is named.</summary>
     private static (Values Way, string Space) Space(Values head, Func<Values, string> plain)
     {
+        var (way, space) = SpaceOf(head);
+        return (way, space.IsEmpty ? "" : plain(space));
+    }
+
+    /// <summary>The space that colours are mixed in, apart from the rest; empty where none is named.</summary>
+    internal static (Values Way, Values Space) SpaceOf(Values head)
+    {
         var at = head.ToList().FindIndex(v => v is Token token && token.IsIdent("in"));
-        if (at < 0) return (head, "");
+        if (at < 0) return (head, []);
         var length = 2;
         if (at + 3 < head.Length && head[at + 3] is Token hue && hue.IsIdent("hue")) length = 4;
         length = Math.Min(length, head.Length - at);
-        return (head.RemoveRange(at, length), plain(head.Slice(at, length)));
+        return (head.RemoveRange(at, length), head.Slice(at, length));
     }
 
     private static string Joined(params IEnumerable<string> parts) => string.Join(' ', parts.Where(p => p.Length > 0));
