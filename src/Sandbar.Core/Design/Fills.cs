@@ -6,15 +6,62 @@ namespace Sandbar.Core.Design;
 public sealed record FillFoundation(ImmutableArray<Gradient> Gradients) : INode;
 
 /// <summary>A gradient. Of the geometry each kind reads what it has.</summary>
-/// <param name="Kind">Linear, radial or conic.</param>
+/// <param name="Kind">Linear, radial, conic or mesh.</param>
 /// <param name="Angle">Degrees: where a linear one points (0 up, clockwise) or a conic one starts (CSS Images 3 and 4).</param>
 /// <param name="Shape">Circle or ellipse, of a radial one.</param>
-/// <param name="Extent">Up to which side or corner a radial one goes.</param>
+/// <param name="Extent">Up to which side or corner a radial one goes, or as far as its reach says.</param>
 /// <param name="X">Centre of a radial or conic one, % from the left.</param>
 /// <param name="Y">Centre, % from the top.</param>
-/// <param name="Stops">At least two, in order.</param>
+/// <param name="Stops">At least two, in order; of a mesh its points, the first on top, the last all over the box.</param>
 public sealed record Gradient(
-    string Id, string Name, string CssName, Value Kind, Value Angle, Value Shape, Value Extent, Value X, Value Y, ImmutableArray<GradientStop> Stops) : Named(Id, Name, CssName);
+    string Id, string Name, string CssName, Value Kind, Value Angle, Value Shape, Value Extent, Value X, Value Y, ImmutableArray<GradientStop> Stops) : Named(Id, Name, CssName)
+{
+    /// <summary>The kind that is several images: points of colour, each with its reach.</summary>
+    public const string Mesh = "mesh";
+
+    /// <summary>Where colours are mixed as browsers do where nothing is said.</summary>
+    public const string Unsaid = "unsaid";
+
+    /// <summary>Stands in place of a side or corner where the angle says where to.</summary>
+    public const string ByAngle = "angle";
+
+    /// <summary>The heading it is listed under.</summary>
+    public Value Group { get; init; } = new WordValue(BaseColor.NoGroup);
+
+    /// <summary>The side or corner a linear one runs to; or by its angle.</summary>
+    public Value Toward { get; init; } = new WordValue(ByAngle);
+
+    /// <summary>Whether it is painted once or begins anew where it ends.</summary>
+    public Value Repeats { get; init; } = new WordValue("once");
+
+    /// <summary>How far a radial one goes that says so itself: % of the box across.</summary>
+    public Value ReachX { get; init; } = new NumberValue(50, "%");
+
+    /// <summary>% of the box down; of a circle nothing.</summary>
+    public Value ReachY { get; init; } = new NumberValue(50, "%");
+
+    /// <summary>The colour space its colours are mixed in, by its CSS name.</summary>
+    public Value Space { get; init; } = new WordValue(Unsaid);
+
+    /// <summary>Which way round hues go, in spaces that have them.</summary>
+    public Value Hue { get; init; } = new WordValue("shorter");
+}
 
 /// <param name="Position">Where along the gradient's line, %.</param>
-public sealed record GradientStop(string Id, Value Color, Value Position) : IListed;
+public sealed record GradientStop(string Id, Value Color, Value Position) : IListed
+{
+    /// <summary>How much of the colour is seen, %.</summary>
+    public Value Alpha { get; init; } = new NumberValue(100, "%");
+
+    /// <summary>Where between this stop and the next the colours are half mixed, %.</summary>
+    public Value Middle { get; init; } = new NumberValue(50, "%");
+
+    /// <summary>Of a point of a mesh: % from the left.</summary>
+    public Value X { get; init; } = new NumberValue(50, "%");
+
+    /// <summary>% from the top.</summary>
+    public Value Y { get; init; } = new NumberValue(50, "%");
+
+    /// <summary>How far its colour reaches, % of the box each way.</summary>
+    public Value Reach { get; init; } = new NumberValue(60, "%");
+}

@@ -23,6 +23,7 @@ internal static class FoundationRules
         var carried = Kinds.All.Where(k => k.FollowsScheme).SelectMany(k => roleSteps.Noting(OfKind(site, k))).ToList();
         var paper = roleSteps.Noting(PaperRules.Of(site));
         foreach (var rule in SchemeRules.Of(site, roleSteps)) yield return rule;
+        foreach (var rule in GradientFallbacks.Of(site)) yield return rule;
         foreach (var rule in carried) yield return rule;
         yield return Ground("carriers", "[data-scheme]", ("color", Role(site, RoleKind.Text)));
         yield return Ground("box", "*, ::before, ::after", ("box-sizing", "border-box"));

@@ -103,7 +103,7 @@ public static class StyleSheetText
     {
         var text = new StringBuilder();
         var media = Media(rule, use);
-        var conditions = new[] { media.Length == 0 ? "" : $"@media {media}", rule.Needs.HasFlag(Needs.RelativeColors) ? "@supports (color: oklch(from red l c h))" : "" }.Where(c => c.Length > 0).ToList();
+        var conditions = new[] { media.Length == 0 ? "" : $"@media {media}", Supports(rule.Needs) }.Where(c => c.Length > 0).ToList();
         var indent = "  ";
         foreach (var condition in conditions)
         {
@@ -116,6 +116,11 @@ public static class StyleSheetText
         for (var open = conditions.Count; open > 0; open--) text.Append(CultureInfo.InvariantCulture, $"{new string(' ', 2 * open)}}}\n");
         return text.ToString();
     }
+
+    private static string Supports(Needs needs) =>
+        needs.HasFlag(Needs.RelativeColors) ? "@supports (color: oklch(from red l c h))"
+        : needs.HasFlag(Needs.MixedGradients) ? "@supports (background: linear-gradient(in oklab, red, red))"
+        : "";
 
     /// <summary>On stage states can be forced, and nothing moves of itself: only while it is played.</summary>
     private static string OnStageSelector(Rule rule)

@@ -29,6 +29,9 @@ public enum Needs
 
     /// <summary>A screen, and a visitor who does not ask for less motion.</summary>
     Motion = 8,
+
+    /// <summary>A browser whose gradients mix colours in a space that is named (CSS Images 4, §3.1).</summary>
+    MixedGradients = 16,
 }
 
 /// <summary>Something a value can refer to: described once, and found by <see cref="Kinds"/>.</summary>

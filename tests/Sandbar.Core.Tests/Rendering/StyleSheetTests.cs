@@ -170,7 +170,7 @@ public class StyleSheetTests
     public void A_gradient_is_a_fill_like_any_other()
     {
         var site = Demo.Site.After(new SetCell("section-banner", "background", State.Rest, null, null, "dawn"));
-        Assert.Contains(StyleSheetRenderer.Render(site).Rules, r => r.Key == "look section-banner rest" && r.Declarations.Any(d => d is { Name: "background", Value: "var(--gradient-dawn) border-box" }));
+        Assert.Contains(StyleSheetRenderer.Render(site).Rules, r => r.Key == "look section-banner rest" && r.Declarations.Any(d => d is { Name: "background-image", Value: "var(--gradient-dawn)" }));
         Assert.Contains("--gradient-dawn: linear-gradient(160deg, var(--role-raised) 0%, var(--role-ground) 100%);", Text, StringComparison.Ordinal);
         Assert.Equal("dawn", site.Looks.Get("section-banner").Cells["background"] is ReferenceValue { To: GradientKind.Kind } value ? ValueForms.Write(site, value) : "");
     }

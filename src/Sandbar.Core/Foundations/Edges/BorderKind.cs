@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Values;
 
 namespace Sandbar.Core.Foundations.Edges;
@@ -40,6 +41,7 @@ public sealed class BorderKind : NamedKind<Border>
         return field.Id switch
         {
             "color" or "opacity" when fromGround => "both tones come from the ground",
+            "along" when border.Along is ReferenceValue along && GradientKind.IsMesh(site.Fills.Gradients.Get(along.Id)) => "a mesh cannot run along a line",
             "along" when border.Along is ReferenceValue => "corners are square along a gradient",
             "second" when second => "pictures and fields of forms show the first line alone",
             "distance" or "second-width" or "second-style" when !second => "shows once there is a second line",

@@ -33,6 +33,15 @@ public static class SchemeColors
         }
     }
 
+    /// <summary>What a colour of a fill or text comes to where a scheme is carried; null for what is no colour by itself.</summary>
+    public static Color? Of(Site site, Scheme scheme, Value value) => value switch
+    {
+        ReferenceValue { To: RoleKind.Kind } role => Resolve(site.Palette, scheme, role.Id, role.Step).Color,
+        ReferenceValue { To: ColorKind.Kind } color => site.Palette.Row(site.Palette.Colors.Get(color.Id)).At(color.Step),
+        FixedColorValue given => ReleasedColor.Of(given.Css),
+        _ => null,
+    };
+
     /// <summary>A step of any colour, counted along its own row.</summary>
     public static Color Along(Color color, int step) => Steps.Of(color).At(StepText.Clamp(step));
 

@@ -25,12 +25,12 @@ public sealed class ColorValues(bool fills = false) : ValueKind
         throw new FormatException($"No role or colour is called {Quoted.Text(name)}, and it is not a CSS colour. Roles here: {Sentence.OneOf(roles)}.");
     }
 
-    /// <summary>A gradient runs over the whole box, edges included: what is translucent there lies over it as it goes on.</summary>
+    /// <summary>A gradient runs over the whole box, edges included: what is translucent there lies over it as it goes on. It may be several images, so that they are said apart.</summary>
     public override IEnumerable<Declared> Declare(SiteReads reads, Setting setting, string property, Value value, Value? rest)
     {
         var meant = value is RestValue { Step: 0 } && rest is not null ? rest : value;
         var css = setting.Css(reads, value, rest);
-        return [new(property, fills && property == "background" && ValueForms.TypeOf(reads.Site, meant) == CssType.Image ? $"{css} border-box" : css)];
+        return fills && property == "background" && ValueForms.TypeOf(reads.Site, meant) == CssType.Image ? [new(property, "border-box"), new("background-image", css)] : [new(property, css)];
     }
 
     /// <summary>Roles first: what refers to them follows the scheme.</summary>

@@ -69,7 +69,8 @@ public sealed partial class LineValues(bool sides = false) : ValueKind
     private static IEnumerable<Declared> Besides(SiteReads reads, string property, string side, Value line)
     {
         if (property == "outline" || line is not ReferenceValue reference || reads.Thing<Border>(reference) is not { } border) yield break;
-        if (border.Along is ReferenceValue gradient) yield return new("border-image", $"var({reads.Token(gradient)}) 1");
+        // Only one image can run along a line.
+        if (border.Along is ReferenceValue gradient && reads.Thing<Gradient>(gradient).Kind.Code() != Gradient.Mesh) yield return new("border-image", $"var({reads.Token(gradient)}) 1");
         if (border.Second.Code() == Border.NoSecond) yield break;
         var at = side.Length > 0 ? side : property.StartsWith("border-", StringComparison.Ordinal) ? property["border-".Length..] : "";
         var distance = ValueForms.Css(reads, border.Distance);

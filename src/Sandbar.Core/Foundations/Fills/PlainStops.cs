@@ -1,0 +1,79 @@
+using System.Collections.Immutable;
+using System.Numerics;
+using Sandbar.Core.Design;
+using Sandbar.Css.Colors;
+using Sandbar.Css.Images;
+
+namespace Sandbar.Core.Foundations.Fills;
+
+/// <summary>A gradient that names a space or hints, as plain stops of sRGB that every browser mixes the same way.</summary>
+/// <param name="Stops">Colours, and where they lie, %.</param>
+/// <param name="Difference">How much it differs from what it stands for where it differs most: CIEDE2000, over white and over black.</param>
+public sealed record PlainStops(ImmutableArray<(Color Color, decimal At)> Stops, double Difference)
+{
+    /// <summary>So near each stretch is brought, if it takes no more than <see cref="Most"/> pieces.</summary>
+    public const double Near = 1.5;
+
+    private const int Most = 16, Samples = 48;
+
+    /// <summary>The fewest plain stops that come near enough.</summary>
+    /// <param name="colors">What the colours of its stops come to.</param>
+    public static PlainStops Of(Gradient gradient, IReadOnlyList<Color> colors)
+    {
+        var ramp = Ramp(gradient, colors);
+        var places = GradientKind.Places(gradient);
+        var stops = ImmutableArray.CreateBuilder<(Color, decimal)>();
+        var furthest = 0d;
+        stops.Add((End(0), places[0]));
+        for (var i = 0; i + 1 < places.Count; i++)
+        {
+            var (from, to) = (places[i], places[i + 1]);
+            if (to <= from)
+            {
+                stops.Add((End(i + 1), to));
+                continue;
+            }
+            for (var pieces = 1; ; pieces *= 2)
+            {
+                var cut = Enumerable.Range(0, pieces + 1).Select(n => from + (to - from) * n / pieces).Select(place => (Color: At(place, atEnd: place == to), Place: place)).ToList();
+                var off = Off(ramp, cut);
+                if (off > Near && pieces < Most) continue;
+                furthest = Math.Max(furthest, off);
+                // Where it begins has been said: by the stretch before, or as the other side of a hard edge.
+                stops.AddRange(cut.Skip(1));
+                break;
+            }
+        }
+        return new(stops.ToImmutable(), furthest);
+
+        Color At(decimal place, bool atEnd) => Premultiplied.Color(ramp.At((double)place / 100 - (atEnd ? 1e-9 : 0)));
+        Color End(int stop) => Gamut.ToSrgb(Faded(gradient.Stops[stop], colors[stop]));
+    }
+
+    /// <summary>Its colours along its line, as browsers mix them.</summary>
+    public static ColorRamp Ramp(Gradient gradient, IReadOnlyList<Color> colors)
+    {
+        var stops = new List<RampStop>();
+        var places = GradientKind.Places(gradient);
+        for (var i = 0; i < places.Count; i++)
+        {
+            stops.Add(new(Faded(gradient.Stops[i], colors[i]), (double)places[i] / 100));
+            if (GradientKind.Hint(gradient, places, i) is { } hint) stops.Add(new(null, (double)hint / 100));
+        }
+        var isSaid = ColorSpaceNames.TryParse(gradient.Space.Code(), out var space);
+        var way = Enum.TryParse<HueWay>(gradient.Hue.Code(), ignoreCase: true, out var given) ? given : HueWay.Shorter;
+        return new(stops, isSaid ? space : ColorSpace.Srgb, isLegacy: true, way, repeats: false);
+    }
+
+    /// <summary>Of a colour of which nothing is seen nothing is left to mix, as <c>color-mix()</c> has it.</summary>
+    private static Color Faded(GradientStop stop, Color color) => stop.Alpha.Amount() == 0 ? new(ColorSpace.Srgb, 0, 0, 0, 0) : color.WithAlpha(color.Alpha * (double)stop.Alpha.Amount() / 100);
+
+    private static double Off(ColorRamp ramp, List<(Color Color, decimal Place)> plain)
+    {
+        var stops = plain.ConvertAll(s => new RampStop(s.Color, (double)s.Place / 100));
+        var instead = new ColorRamp(stops, ColorSpace.Srgb, isLegacy: true, HueWay.Shorter, repeats: false);
+        double from = (double)plain[0].Place / 100, to = (double)plain[^1].Place / 100;
+        return Enumerable.Range(0, Samples).Select(n => from + (to - from) * (n + 0.5) / Samples).Max(place => new[] { Vector4.One, new Vector4(0, 0, 0, 1) }
+            .Max(ground => Css.Colors.Difference.Ciede2000(Premultiplied.Color(Premultiplied.Over(ramp.At(place), ground)), Premultiplied.Color(Premultiplied.Over(instead.At(place), ground)))));
+    }
+}
