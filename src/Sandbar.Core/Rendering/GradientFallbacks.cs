@@ -11,12 +11,6 @@ namespace Sandbar.Core.Rendering;
 /// <summary>What gradients are in browsers that mix no colours in spaces that are named: plain stops, written out for each scheme, since no custom property can be mixed there.</summary>
 internal static class GradientFallbacks
 {
-    // Of a gradient that stays the same object, by the colours its stops come to.
-    private static readonly ConditionalWeakTable<Gradient, Dictionary<string, PlainStops>> Known = [];
-
-    /// <summary>More than schemes are seen at once: while a colour is dragged others come.</summary>
-    private const int MostKept = 64;
-
     // Rules that stay the same stay the same objects.
     private static readonly ConditionalWeakTable<PaletteFoundation, Tuple<FillFoundation, IReadOnlyList<Rule>>> Written = [];
 
@@ -39,26 +33,12 @@ internal static class GradientFallbacks
         }
     }
 
-    /// <summary>Its plain stops where a scheme is carried.</summary>
-    public static PlainStops Plain(Site site, Gradient gradient, Scheme scheme)
-    {
-        var colors = gradient.Stops.Select(s => SchemeColors.Of(site, scheme, s.Color) ?? Color.Black).ToList();
-        var key = string.Join(' ', colors.Select(ColorText.Css));
-        var known = Known.GetOrCreateValue(gradient);
-        lock (known)
-        {
-            if (known.TryGetValue(key, out var plain)) return plain;
-            if (known.Count >= MostKept) known.Clear();
-            return known[key] = PlainStops.Of(gradient, colors);
-        }
-    }
-
     private static Rule Of(Site site, List<Gradient> gradients, Scheme carried, Scheme scheme)
     {
         var reads = new SiteReads(site);
         var declarations = gradients.Select(gradient => new Declaration(
             GradientKind.Description.Token(gradient),
-            GradientKind.Css(reads, gradient, "", Plain(site, gradient, scheme).Stops.Select(s => $"{ColorText.Hex(s.Color)} {NumberForm.Css(s.At, "%")}")),
+            GradientKind.Css(reads, gradient, "", PlainStops.Of(gradient, PlainStops.Colors(site, gradient, scheme)).Stops.Select(s => $"{ColorText.Hex(s.Color)} {NumberForm.Css(s.At, "%")}")),
             new(OriginKind.Foundation, gradient.Id, "plain", GradientKind.Kind)));
         var turned = carried.Id != scheme.Id;
         return new($"gradient plain {carried.Id}{(turned ? " dark" : "")}", Layer.Foundations, $"[data-scheme=\"{carried.CssName}\"]", false, Interval.All, [.. declarations], turned);

@@ -90,6 +90,9 @@ public sealed class GradientKind : NamedKind<Gradient>
         id, name, cssName, new WordValue(Linear), new NumberValue(angle, "deg"), new WordValue("ellipse"), new WordValue("farthest-corner"), new NumberValue(50, "%"), new NumberValue(50, "%"),
         [new("stop-1", from, new NumberValue(0, "%")), new("stop-2", to, new NumberValue(100, "%"))]);
 
+    /// <summary>The same colours once, from left to right.</summary>
+    public static Gradient Straight(Gradient gradient) => gradient with { Kind = new WordValue(Linear), Toward = new WordValue("right"), Repeats = new WordValue("once") };
+
     /// <summary>Whether it is several images.</summary>
     public static bool IsMesh(Gradient gradient) => gradient.Kind.Code() == Gradient.Mesh;
 
@@ -101,7 +104,7 @@ public sealed class GradientKind : NamedKind<Gradient>
     public static string Css(SiteReads reads, Gradient gradient, Func<Value, string> color)
     {
         string Seen(GradientStop stop) => ShadowLayerForm.Faded(color(stop.Color), ValueForms.Css(reads, stop.Alpha));
-        if (IsMesh(gradient)) return MeshCss(reads, gradient, Seen);
+        if (IsMesh(gradient)) return MeshCss(gradient, color);
         var stops = new List<string>();
         var places = Places(gradient);
         for (var i = 0; i < gradient.Stops.Length; i++)
@@ -153,17 +156,18 @@ public sealed class GradientKind : NamedKind<Gradient>
     private static string RadialShape(Gradient gradient, Func<Value, string> number) =>
         gradient.Extent.Code() == OwnReach ? $"{number(gradient.ReachX)} {number(gradient.ReachY)}" : $"{gradient.Shape.Code()} {gradient.Extent.Code()}";
 
-    /// <summary>Each point fades out as far as it reaches, on the colour of the last.</summary>
-    private static string MeshCss(SiteReads reads, Gradient gradient, Func<GradientStop, string> seen)
+    /// <summary>A mesh: each point fades out as far as it reaches, on the colour of the last.</summary>
+    internal static string MeshCss(Gradient gradient, Func<Value, string> color)
     {
-        string Number(Value value) => ValueForms.Css(reads, value);
+        static string Share(Value value) => NumberForm.Css(value.Amount(), "%");
+        string Seen(GradientStop stop) => ShadowLayerForm.Faded(color(stop.Color), Share(stop.Alpha));
         var points = gradient.Stops[..^1].Select(s =>
         {
-            var (reach, color) = (Number(s.Reach), seen(s));
+            var (reach, seen) = (Share(s.Reach), Seen(s));
             // Half of it at half the way is a peak: less of it there makes it a hill.
-            return $"radial-gradient({reach} {reach} at {Number(s.X)} {Number(s.Y)} in srgb, {color}, {ShadowLayerForm.Faded(color, "40%")} 50%, {ShadowLayerForm.Faded(color, "10%")} 80%, {ShadowLayerForm.Faded(color, "0%")})";
+            return $"radial-gradient({reach} {reach} at {Share(s.X)} {Share(s.Y)} in srgb, {seen}, {ShadowLayerForm.Faded(seen, "40%")} 50%, {ShadowLayerForm.Faded(seen, "10%")} 80%, {ShadowLayerForm.Faded(seen, "0%")})";
         });
-        var ground = seen(gradient.Stops[^1]);
+        var ground = Seen(gradient.Stops[^1]);
         return string.Join(", ", points.Append($"linear-gradient({ground}, {ground})"));
     }
 

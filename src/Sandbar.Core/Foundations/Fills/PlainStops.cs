@@ -1,6 +1,9 @@
+using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using System.Numerics;
+using System.Runtime.CompilerServices;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Palette;
 using Sandbar.Css.Colors;
 using Sandbar.Css.Images;
 
@@ -16,9 +19,24 @@ public sealed record PlainStops(ImmutableArray<(Color Color, decimal At)> Stops,
 
     private const int Most = 16, Samples = 48;
 
+    // Of a gradient that stays the same object, by the colours its stops come to: while one is dragged others come.
+    private static readonly ConditionalWeakTable<Gradient, ConcurrentDictionary<string, PlainStops>> Known = [];
+
+    private const int MostKept = 64;
+
     /// <summary>The fewest plain stops that come near enough.</summary>
     /// <param name="colors">What the colours of its stops come to.</param>
     public static PlainStops Of(Gradient gradient, IReadOnlyList<Color> colors)
+    {
+        var known = Known.GetOrCreateValue(gradient);
+        if (known.Count > MostKept) known.Clear();
+        return known.GetOrAdd(string.Join(' ', colors.Select(ColorText.Css)), _ => Found(gradient, colors));
+    }
+
+    /// <summary>What the colours of its stops come to where a scheme is carried.</summary>
+    public static IReadOnlyList<Color> Colors(Site site, Gradient gradient, Scheme scheme) => [.. gradient.Stops.Select(s => SchemeColors.Of(site, scheme, s.Color) ?? Color.Black)];
+
+    private static PlainStops Found(Gradient gradient, IReadOnlyList<Color> colors)
     {
         var ramp = Ramp(gradient, colors);
         var places = GradientKind.Places(gradient);

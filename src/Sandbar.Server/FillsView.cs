@@ -1,0 +1,46 @@
+using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Fills;
+using Sandbar.Css.Colors;
+
+namespace Sandbar.Server;
+
+/// <summary>What fills come to, to be drawn large: in the first scheme of the site.</summary>
+public sealed record FillsView(IReadOnlyList<GradientView> Gradients)
+{
+    public static FillsView Of(Site site) => new([.. site.Fills.Gradients.Select(g => GradientView.Of(site, g))]);
+}
+
+/// <param name="Css">As it is painted.</param>
+/// <param name="Line">The same colours from left to right; null of a mesh.</param>
+/// <param name="Along">Colours along its line in even steps, as hex, on the scheme's ground; none of a mesh.</param>
+/// <param name="Plain">What older browsers show; null where that is the same.</param>
+public sealed record GradientView(string Id, string Css, string? Line, IReadOnlyList<string> Along, IReadOnlyList<StopView> Stops, IReadOnlyList<ReadingView> Readings, PlainView? Plain)
+{
+    public static GradientView Of(Site site, Gradient gradient)
+    {
+        var figures = GradientFigures.Of(site, gradient, site.Palette.Schemes[0]);
+        string Painted(Gradient one) => GradientKind.Css(new(site), one, color => Swatches.Of(site, color) ?? "transparent");
+        return new(
+            gradient.Id, Painted(gradient), GradientKind.IsMesh(gradient) ? null : Painted(GradientKind.Straight(gradient)), [.. figures.Along.Select(ColorText.Hex)],
+            [.. figures.Stops.Select(s => new StopView(s.Id, ColorText.Hex(s.Color), s.Says))],
+            [.. figures.Readings.Select(r => new ReadingView(r.Role, site.Palette.Roles.Get(r.Role).Name, [.. r.Stops.Select(Cut)], Cut(r.Worst), r.At))],
+            figures.Plain is { } plain ? new(plain.Stops.Length, Math.Round(plain.Difference, 1)) : null);
+    }
+
+    /// <summary>Cut off, not rounded up: 4.49 is no 4.5.</summary>
+    private static double Cut(double ratio) => Math.Floor(ratio * 100) / 100;
+}
+
+/// <param name="Color">As it is seen on the scheme's ground, hex.</param>
+/// <param name="Says">What it does not do as it stands; empty where there is nothing to say.</param>
+public sealed record StopView(string Id, string Color, string Says);
+
+/// <summary>A text's colour over a gradient.</summary>
+/// <param name="Stops">Contrast at each stop.</param>
+/// <param name="Worst">The lowest along it.</param>
+/// <param name="At">Where, % along it; null of a mesh.</param>
+public sealed record ReadingView(string Role, string Name, IReadOnlyList<double> Stops, double Worst, double? At);
+
+/// <param name="Stops">How many plain stops there are instead.</param>
+/// <param name="Difference">CIEDE2000 where they differ most.</param>
+public sealed record PlainView(int Stops, double Difference);
