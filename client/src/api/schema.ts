@@ -903,7 +903,7 @@ export interface components {
             shadows: components["schemas"]["ShadowView"][];
             easings: components["schemas"]["EasingView"][];
         };
-        Edit: components["schemas"]["EditAddArrangement"] | components["schemas"]["EditAddBlock"] | components["schemas"]["EditAddCategory"] | components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddPage"] | components["schemas"]["EditAddPicture"] | components["schemas"]["EditAddPost"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditChangePart"] | components["schemas"]["EditCopyOwn"] | components["schemas"]["EditCutLoose"] | components["schemas"]["EditDropAside"] | components["schemas"]["EditDropOwn"] | components["schemas"]["EditDropOwnEverywhere"] | components["schemas"]["EditDuplicateBlock"] | components["schemas"]["EditJoinContent"] | components["schemas"]["EditLinesToList"] | components["schemas"]["EditListToLines"] | components["schemas"]["EditMoveBlocks"] | components["schemas"]["EditMoveCategory"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMovePage"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditOwnToLook"] | components["schemas"]["EditPasteContent"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditPromoteOwn"] | components["schemas"]["EditPutBlockBack"] | components["schemas"]["EditPutPageBack"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRemoveBlock"] | components["schemas"]["EditRemoveCategory"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemovePage"] | components["schemas"]["EditRemovePost"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditSetBlock"] | components["schemas"]["EditSetBlockAside"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCategory"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetOwn"] | components["schemas"]["EditSetPage"] | components["schemas"]["EditSetPageAside"] | components["schemas"]["EditSetPost"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditShareBlock"] | components["schemas"]["EditSplitContent"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditUnwrapBlock"] | components["schemas"]["EditWrapBlocks"] | components["schemas"]["EditWriteContent"];
+        Edit: components["schemas"]["EditAddArrangement"] | components["schemas"]["EditAddBlock"] | components["schemas"]["EditAddCategory"] | components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddPage"] | components["schemas"]["EditAddPicture"] | components["schemas"]["EditAddPost"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditChangePart"] | components["schemas"]["EditCopyOwn"] | components["schemas"]["EditCutLoose"] | components["schemas"]["EditDropAside"] | components["schemas"]["EditDropOwn"] | components["schemas"]["EditDropOwnEverywhere"] | components["schemas"]["EditDuplicateBlock"] | components["schemas"]["EditJoinContent"] | components["schemas"]["EditLinesToList"] | components["schemas"]["EditListToLines"] | components["schemas"]["EditMoveBlocks"] | components["schemas"]["EditMoveCategory"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMovePage"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditOwnToLook"] | components["schemas"]["EditPasteContent"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditPromoteOwn"] | components["schemas"]["EditPutBlockBack"] | components["schemas"]["EditPutPageBack"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRecolorGradient"] | components["schemas"]["EditRemoveBlock"] | components["schemas"]["EditRemoveCategory"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemovePage"] | components["schemas"]["EditRemovePost"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditReverseGradient"] | components["schemas"]["EditSetBlock"] | components["schemas"]["EditSetBlockAside"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCategory"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetOwn"] | components["schemas"]["EditSetPage"] | components["schemas"]["EditSetPageAside"] | components["schemas"]["EditSetPost"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditShareBlock"] | components["schemas"]["EditSplitContent"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnGradient"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditUnwrapBlock"] | components["schemas"]["EditWrapBlocks"] | components["schemas"]["EditWriteContent"];
         EditAddArrangement: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -1269,6 +1269,16 @@ export interface components {
             id: string;
             height: string;
         };
+        EditRecolorGradient: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "recolorGradient";
+            id: string;
+            from: string;
+            to: string;
+        };
         EditRemoveBlock: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -1356,6 +1366,14 @@ export interface components {
             openedAt: number;
             gesture: string;
             edit: components["schemas"]["Edit"];
+        };
+        EditReverseGradient: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "reverseGradient";
+            id: string;
         };
         EditSetBlock: {
             /**
@@ -1579,6 +1597,15 @@ export interface components {
             words: string;
             edits: components["schemas"]["Edit"][];
         };
+        EditTurnGradient: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "turnGradient";
+            id: string;
+            degrees: string;
+        };
         EditTurnScheme: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -1644,6 +1671,9 @@ export interface components {
             /** Format: int32 */
             stylesheetBytes: number;
         };
+        FillsView: {
+            gradients: components["schemas"]["GradientView"][];
+        };
         FontFileView: {
             item: string;
             address: string;
@@ -1698,6 +1728,15 @@ export interface components {
         FrameView: {
             header: components["schemas"]["BlockView"];
             footer: components["schemas"]["BlockView"];
+        };
+        GradientView: {
+            id: string;
+            css: string;
+            line: null | string;
+            along: string[];
+            stops: components["schemas"]["StopView"][];
+            readings: components["schemas"]["ReadingView"][];
+            plain: null | components["schemas"]["PlainView"];
         };
         HistoryItemView: {
             /** Format: int64 */
@@ -2024,6 +2063,12 @@ export interface components {
                 [key: string]: string;
             };
         };
+        PlainView: {
+            /** Format: int32 */
+            stops: number;
+            /** Format: double */
+            difference: number;
+        };
         PlanePoint: {
             /** Format: double */
             lightness: number;
@@ -2094,6 +2139,15 @@ export interface components {
         ReadTextRequest: {
             form: components["schemas"]["TextForm"];
             text: string;
+        };
+        ReadingView: {
+            role: string;
+            name: string;
+            stops: number[];
+            /** Format: double */
+            worst: number;
+            /** Format: double */
+            at: null | number;
         };
         ReverseRequest: {
             /** Format: int64 */
@@ -2217,6 +2271,7 @@ export interface components {
             type: components["schemas"]["TypeView"];
             space: components["schemas"]["SpaceView"];
             edges: components["schemas"]["EdgesView"];
+            fills: components["schemas"]["FillsView"];
             frame: components["schemas"]["FrameView"];
             menus: components["schemas"]["MenuView"][];
             posts: components["schemas"]["PostView"][];
@@ -2292,6 +2347,11 @@ export interface components {
         };
         /** @enum {unknown} */
         State: "rest" | "current" | "hover" | "focus" | "pressed" | "off";
+        StopView: {
+            id: string;
+            color: string;
+            says: string;
+        };
         StyleFigures: {
             style: string;
             lines: components["schemas"]["LineLength"][];
@@ -2335,6 +2395,7 @@ export interface components {
             overrides: null | string;
             problems: null | components["schemas"]["CssProblemView"][];
             colors: components["schemas"]["ColorView"][];
+            gradients: components["schemas"]["GradientView"][];
             blocks: components["schemas"]["BlockChange"][];
             orders: components["schemas"]["SectionOrder"][];
         };

@@ -7,8 +7,11 @@ export const thingsOf = (site: SiteView, kind: string): readonly ThingView[] => 
 
 export const thingOf = (site: SiteView, kind: string, id: string): ThingView | undefined => thingsOf(site, kind).find((t) => t.id === id);
 
-/** What a field of a thing says. */
-export const fieldText = (thing: ThingView | undefined, field: string): string => thing?.fields.find((f) => f.id === field)?.text ?? '';
+/** What a field of a thing, or of an item of one, says. */
+export const fieldOf = (thing: Pick<ThingView, 'fields'> | undefined, field: string): string =>
+  thing?.fields.find((f) => f.id === field)?.text ?? '';
+
+export const fieldText: (thing: ThingView | undefined, field: string) => string = fieldOf;
 
 export const partOf = (catalogue: CatalogueView, id: string): PartView | undefined => catalogue.parts.find((p) => p.id === id);
 

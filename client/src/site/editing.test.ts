@@ -49,6 +49,7 @@ const answerOf = (version: number) => ({
   overrides: null,
   problems: null,
   colors: [],
+  gradients: [],
   blocks: [],
   orders: [],
 });

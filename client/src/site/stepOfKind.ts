@@ -19,6 +19,8 @@ export function stepOfKind(kind: string, id: string): { step: string; change: Re
       return { step: 'edges', change: { view: 'radii', radius: id } };
     case 'shadow':
       return { step: 'edges', change: { view: 'shadows', shadow: id } };
+    case 'gradient':
+      return { step: 'fills', change: { view: 'gradients', gradient: id } };
     case 'duration':
       return { step: 'edges', change: { view: 'durations', duration: id } };
     case 'easing':

@@ -29,6 +29,7 @@ const trial = (change: Partial<TrialAnswer>): TrialAnswer => ({
   overrides: null,
   problems: null,
   colors: [],
+  gradients: [],
   blocks: [],
   orders: [],
   ...change,

@@ -17,10 +17,12 @@ interface Props {
   focusNext: (selector: string) => void;
   /** What is shown of the chosen one, above its settings. */
   drawn?: ((thing: ThingView) => ReactNode) | undefined;
+  /** Whether that shows the items, too. */
+  drawsItems?: boolean;
 }
 
 /** What stands below a list of things: the form of one that is added, or the editor of the chosen one. */
-export function BelowList({ kind, chosen, things, adding, choose, focusNext, drawn }: Props) {
+export function BelowList({ kind, chosen, things, adding, choose, focusNext, drawn, drawsItems = false }: Props) {
   // What is new is worked on in its editor; where something is gone, the list is gone on from.
   const go = (selector: string) => (id: string | null) => {
     focusNext(selector);
@@ -30,7 +32,15 @@ export function BelowList({ kind, chosen, things, adding, choose, focusNext, dra
     <>
       {adding && <AddThing kind={kind} onDone={go(EDITOR)} onCancel={() => go(ADD)('')} />}
       {chosen && (
-        <ThingEditor key={chosen.id} kind={kind} thing={chosen} others={things} onCopied={go(EDITOR)} onRemoved={go(CHOSEN)}>
+        <ThingEditor
+          key={chosen.id}
+          kind={kind}
+          thing={chosen}
+          others={things}
+          onCopied={go(EDITOR)}
+          onRemoved={go(CHOSEN)}
+          drawsItems={drawsItems}
+        >
           {drawn?.(chosen)}
         </ThingEditor>
       )}

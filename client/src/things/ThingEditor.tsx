@@ -25,6 +25,8 @@ interface Props {
   onRemoved: (by: string | null) => void;
   /** What is shown of it besides, above its settings. */
   children?: ReactNode;
+  /** Whether that shows its items, too. */
+  drawsItems?: boolean;
 }
 
 /** How the note of a setting begins that cannot show just now. */
@@ -36,7 +38,7 @@ const noteOf = (thing: ThingView, field: string): string => {
 };
 
 /** What a thing is made of, its name, and its end. */
-export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children }: Props) {
+export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children, drawsItems = false }: Props) {
   const { make } = useActions();
   const [problem, setProblem] = useState<string | null>(null);
   const { id, name } = thing;
@@ -113,7 +115,7 @@ export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children
       ) : (
         kind.fields.length > 0 && settings(kind.fields, `Settings of ${name}`)
       )}
-      {kind.items && thing.items && <ItemsTable kind={kind} items={kind.items} thing={thing} />}
+      {!drawsItems && kind.items && thing.items && <ItemsTable kind={kind} items={kind.items} thing={thing} />}
 
       <div className="acts">
         {kind.isNamed && <TextField label="Name" value={name} edit={(next) => ({ kind: 'renameThing', of: kind.code, id, name: next })} />}

@@ -1,11 +1,12 @@
 import { Button, Checkbox, Input } from 'antd';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { Fragment, useEffect, useRef, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import type { ThingView } from '../api/client';
 import { useSetAddress } from '../site/address';
 import { kindOf, thingsOf } from '../site/catalogue';
 import { useFocusNext } from '../site/useFocusNext';
 import { useEditing } from '../site/editingContext';
+import { groupBy } from '../ui/groupBy';
 import { Shortened } from '../ui/Shortened';
 import { usesText, withArticle } from '../ui/words';
 import { onEscape } from '../ui/keys';
@@ -27,10 +28,17 @@ interface Props {
   drawn?: (thing: ThingView) => ReactNode;
   /** What stands above the list. */
   above?: ReactNode;
+  /** The heading each is listed under; things of no group come first. */
+  group?: (thing: ThingView) => string;
+  /** Whether what is drawn shows the items, too. */
+  drawsItems?: boolean;
 }
 
+/** What is said of a thing that is in no group. */
+const NO_GROUP = 'no group';
+
 /** The things of a kind, and below them the editor of the chosen one: made from what the catalogue says of the kind. */
-export function ThingsPanel({ kind: code, row: inRow, drawn, above }: Props) {
+export function ThingsPanel({ kind: code, row: inRow, drawn, above, group, drawsItems = false }: Props) {
   const kind = useEditing((e) => kindOf(e.catalogue, code));
   const things = useEditing((e) => thingsOf(e.site, code));
   const [params] = useSearchParams();
@@ -74,36 +82,59 @@ export function ThingsPanel({ kind: code, row: inRow, drawn, above }: Props) {
       <div className="rows-above-editor">
         {things.length === 0 && <p className="empty">There is no {kind.name} yet.</p>}
         {things.length > 0 && shown.length === 0 && <p className="empty">None of these is called so{unused ? ' and unused' : ''}.</p>}
-        <ul className="chosen-list" aria-label={`Every ${kind.name}`}>
-          {shown.map((thing) => (
-            <li key={thing.id}>
-              <button
-                type="button"
-                ref={thing.id === chosenId ? row : null}
-                className="row-button thing-row"
-                aria-pressed={thing.id === chosen?.id}
-                onClick={() => choose(thing.id)}
-              >
-                <strong title={thing.name}>
-                  <Shortened text={thing.name} />
-                </strong>
-                <span className="quiet summary">{inRow ? inRow(thing) : summary(thing, kind.items?.name)}</span>
-                <span className="uses" title={thing.uses.join('\n')}>
-                  {usesText(thing.uses)}
-                </span>
-              </button>
-            </li>
-          ))}
-        </ul>
+        {grouped(shown, group).map(([heading, members]) => (
+          <Fragment key={heading}>
+            {heading !== NO_GROUP && <h2 className="things-group">{heading}</h2>}
+            <ul className="chosen-list" aria-label={heading === NO_GROUP ? `Every ${kind.name}` : `Every ${kind.name} of ${heading}`}>
+              {members.map((thing) => (
+                <li key={thing.id}>
+                  <button
+                    type="button"
+                    ref={thing.id === chosenId ? row : null}
+                    className="row-button thing-row"
+                    aria-pressed={thing.id === chosen?.id}
+                    onClick={() => choose(thing.id)}
+                  >
+                    <strong title={thing.name}>
+                      <Shortened text={thing.name} />
+                    </strong>
+                    <span className="quiet summary">{inRow ? inRow(thing) : summary(thing, kind.items?.name)}</span>
+                    <span className="uses" title={thing.uses.join('\n')}>
+                      {usesText(thing.uses)}
+                    </span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </Fragment>
+        ))}
       </div>
       <div className="below-rows">
         <Button size="small" onClick={() => choose(NEW)} disabled={adding}>
           Add {withArticle(kind.name)}
         </Button>
       </div>
-      <BelowList kind={kind} chosen={chosen} things={things} adding={adding} choose={choose} focusNext={focusNext} drawn={drawn} />
+      <BelowList
+        kind={kind}
+        chosen={chosen}
+        things={things}
+        adding={adding}
+        choose={choose}
+        focusNext={focusNext}
+        drawn={drawn}
+        drawsItems={drawsItems}
+      />
     </div>
   );
+}
+
+/** Things under their headings; all under none where there are no groups. */
+function grouped(things: readonly ThingView[], group: ((thing: ThingView) => string) | undefined): [string, ThingView[]][] {
+  const groups = [...groupBy(things, (thing) => group?.(thing) ?? NO_GROUP)].map(([heading, members]): [string, ThingView[]] => [
+    heading,
+    [...members],
+  ]);
+  return groups.sort(([a], [b]) => Number(b === NO_GROUP) - Number(a === NO_GROUP));
 }
 
 /** What a thing is made of, in a line. */

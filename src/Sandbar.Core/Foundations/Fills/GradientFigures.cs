@@ -76,7 +76,7 @@ public sealed record GradientFigures(ImmutableArray<StopFigures> Stops, Immutabl
     /// <summary>Two of one colour are flat between them, two at one place a hard edge (common practice, no source).</summary>
     private static string Says(Gradient gradient, int at, bool isMesh)
     {
-        if (isMesh) return at == gradient.Stops.Length - 1 ? "all over, under the others" : "";
+        if (isMesh) return at == gradient.Stops.Length - 1 ? "under all others" : "";
         if (at == 0) return "";
         var (before, stop) = (gradient.Stops[at - 1], gradient.Stops[at]);
         var places = GradientKind.Places(gradient);

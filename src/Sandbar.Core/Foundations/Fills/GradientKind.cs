@@ -54,7 +54,7 @@ public sealed class GradientKind : NamedKind<Gradient>
         new Field<GradientStop>(new() { Id = "color", Name = "Colour", Kind = new ColorValues() }, s => s.Color, (s, value) => s with { Color = value }),
         new Field<GradientStop>(Percent("position", "At"), s => s.Position, (s, value) => s with { Position = value }),
         new Field<GradientStop>(Percent("alpha", "Alpha", min: 0, max: 100), s => s.Alpha, (s, value) => s with { Alpha = value }),
-        new Field<GradientStop>(Percent("middle", "Half mixed at", min: 0, max: 100), s => s.Middle, (s, value) => s with { Middle = value }),
+        new Field<GradientStop>(Percent("middle", "Middle", min: 0, max: 100), s => s.Middle, (s, value) => s with { Middle = value }),
         new Field<GradientStop>(Percent("x", "Across"), s => s.X, (s, value) => s with { X = value }),
         new Field<GradientStop>(Percent("y", "Down"), s => s.Y, (s, value) => s with { Y = value }),
         new Field<GradientStop>(Percent("reach", "Reach", min: 1, max: 300), s => s.Reach, (s, value) => s with { Reach = value }),

@@ -42,13 +42,13 @@ public sealed record PlainStops(ImmutableArray<(Color Color, decimal At)> Stops,
         var places = GradientKind.Places(gradient);
         var stops = ImmutableArray.CreateBuilder<(Color, decimal)>();
         var furthest = 0d;
-        stops.Add((End(0), places[0]));
+        stops.Add((At(places[0], atEnd: true), places[0]));
         for (var i = 0; i + 1 < places.Count; i++)
         {
             var (from, to) = (places[i], places[i + 1]);
             if (to <= from)
             {
-                stops.Add((End(i + 1), to));
+                stops.Add((At(to, atEnd: false), to));
                 continue;
             }
             for (var pieces = 1; ; pieces *= 2)
@@ -65,7 +65,6 @@ public sealed record PlainStops(ImmutableArray<(Color Color, decimal At)> Stops,
         return new(stops.ToImmutable(), furthest);
 
         Color At(decimal place, bool atEnd) => Premultiplied.Color(ramp.At((double)place / 100 - (atEnd ? 1e-9 : 0)));
-        Color End(int stop) => Gamut.ToSrgb(Faded(gradient.Stops[stop], colors[stop]));
     }
 
     /// <summary>Its colours along its line, as browsers mix them.</summary>

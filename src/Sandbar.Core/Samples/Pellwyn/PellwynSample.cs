@@ -22,7 +22,7 @@ public static class PellwynSample
             Starter.Type(families[0].AsFamily("fraunces", "heading"), families[1].AsFamily("figtree", "text"), narrowBase: 17, wideBase: 18),
             Starter.Space,
             Starter.Edges,
-            Starter.Fills,
+            PellwynFills.Fills,
             [],
             [],
             Frame(),

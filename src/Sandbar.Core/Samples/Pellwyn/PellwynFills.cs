@@ -1,0 +1,38 @@
+using System.Collections.Immutable;
+using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Fills;
+using Sandbar.Core.Starting;
+
+namespace Sandbar.Core.Samples.Pellwyn;
+
+/// <summary>The gradients of Pellwyn: a light, a bed, a frost, a garden, a veil.</summary>
+internal static class PellwynFills
+{
+    public static FillFoundation Fills { get; } = new(
+    [
+        .. Starter.Fills.Gradients,
+        Of("lamplight", GradientKind.Radial, "oklab", "lights", Stop(("husk", 2), 0), Stop(("husk", 0), 34), Stop(("leaf", 6), 72), Stop(("leaf", 4), 100)) with { X = Share(38), Y = Share(52) },
+        Of("furrow", GradientKind.Linear, "oklch", "grounds", Stop(("leaf", 2), 0), Stop(("leaf", 0), 45), Stop(("leaf", -3), 100)) with { Angle = new NumberValue(165, "deg") },
+        Of("first frost", GradientKind.Conic, "oklab", "lights", Stop(("husk", 0), 0), Stop(("rain", 5), 50), Stop(("husk", 0), 100)),
+        Of("allotment", Gradient.Mesh, Gradient.Unsaid, "grounds",
+            Stop(("pollen", 0), 0) with { X = Share(14), Y = Share(20), Reach = Share(70) }, Stop(("beet", 1), 0) with { X = Share(86), Y = Share(24), Reach = Share(64) },
+            Stop(("leaf", 0), 0) with { X = Share(52), Y = Share(104), Reach = Share(72) }, Stop(("husk", 0), 0)),
+        Of("dusk veil", GradientKind.Linear, Gradient.Unsaid, "veils", Stop(("soil", 0), 0) with { Alpha = Share(0) }, Stop(("soil", 0), 100) with { Alpha = Share(85) }) with { Toward = new WordValue("bottom") },
+    ]);
+
+    private static Gradient Of(string name, string kind, string space, string group, params ImmutableArray<GradientStop> stops)
+    {
+        var id = name.Replace(' ', '-');
+        return GradientKind.Between(id, name, id, 180, stops[0].Color, stops[^1].Color) with
+        {
+            Kind = new WordValue(kind),
+            Space = new WordValue(space),
+            Group = new WordValue(group),
+            Stops = [.. stops.Select((s, i) => s with { Id = $"stop-{i + 1}" })],
+        };
+    }
+
+    private static GradientStop Stop((string Name, int Step) color, int at) => new("", Starter.ToColor(color.Name, color.Step), Share(at));
+
+    private static NumberValue Share(int share) => new(share, "%");
+}
