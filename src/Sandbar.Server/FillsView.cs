@@ -5,10 +5,22 @@ using Sandbar.Css.Colors;
 namespace Sandbar.Server;
 
 /// <summary>What fills come to, to be drawn large: in the first scheme of the site.</summary>
-public sealed record FillsView(IReadOnlyList<GradientView> Gradients)
+public sealed record FillsView(IReadOnlyList<GradientView> Gradients, IReadOnlyList<BackgroundView> Backgrounds)
 {
-    public static FillsView Of(Site site) => new([.. site.Fills.Gradients.Select(g => GradientView.Of(site, g))]);
+    public static FillsView Of(Site site) => new([.. site.Fills.Gradients.Select(g => GradientView.Of(site, g))], [.. site.Fills.Backgrounds.Select(b => BackgroundView.Of(site, b))]);
 }
+
+/// <param name="Images">As it is painted: its images, topmost first.</param>
+/// <param name="Blends">How they are blended, in the same order.</param>
+/// <param name="Layers">What each of its layers is by itself, as CSS.</param>
+public sealed record BackgroundView(string Id, string Images, string Blends, IReadOnlyList<LayerFillView> Layers)
+{
+    public static BackgroundView Of(Site site, Background background) => new(
+        background.Id, Swatches.Of(site, background), BackgroundKind.BlendCss(site, background), [.. background.Layers.Select(l => new LayerFillView(l.Id, Swatches.Of(site, background with { Layers = [l] })))]);
+}
+
+/// <param name="Css">Its images; none where it is off.</param>
+public sealed record LayerFillView(string Id, string Css);
 
 /// <param name="Css">As it is painted.</param>
 /// <param name="Line">The same colours from left to right; null of a mesh.</param>

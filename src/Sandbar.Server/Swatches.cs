@@ -1,6 +1,7 @@
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Values;
 using Sandbar.Css.Colors;
 
 namespace Sandbar.Server;
@@ -12,6 +13,17 @@ internal static class Swatches
     public static string? Of(Site site, Value value) => value switch
     {
         ReferenceValue { To: GradientKind.Kind } gradient => GradientKind.Css(new(site), site.Fills.Gradients.Get(gradient.Id), color => Of(site, color) ?? "transparent"),
+        ReferenceValue { To: BackgroundKind.Kind } background => Of(site, site.Fills.Backgrounds.Get(background.Id)),
         _ => SchemeColors.Of(site, site.Palette.Schemes[0], value) is { } color ? ColorText.Hex(color) : null,
     };
+
+    /// <summary>The images of a background.</summary>
+    public static string Of(Site site, Background background) => BackgroundKind.Css(background, (fill, opacity) => Image(site, fill, opacity));
+
+    /// <summary>A layer as an image, of which so much is seen, %.</summary>
+    private static string Image(Site site, Value fill, decimal opacity)
+    {
+        string Faded(Value color) => ShadowLayerForm.Faded(Of(site, color) ?? "transparent", NumberForm.Css(opacity, "%"));
+        return fill is ReferenceValue { To: GradientKind.Kind } gradient ? GradientKind.Css(new(site), site.Fills.Gradients.Get(gradient.Id), Faded) : BackgroundKind.Flat(Faded(fill));
+    }
 }

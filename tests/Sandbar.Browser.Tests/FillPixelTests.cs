@@ -79,6 +79,30 @@ public sealed class FillPixelTests(Sandbar.Tests.Browser browser) : IClassFixtur
                     from order in new[] { $"{color}, {grey}", $"{grey}, {color}" }
                     select $"linear-gradient(90deg in {space}, {order})"], off: 3);
 
+    /// <summary>Every blend mode, of opaque and translucent colours over each other.</summary>
+    [Fact]
+    public void Every_blend_mode_is_painted_as_Chromium_paints_it()
+    {
+        string[] modes = ["normal", "multiply", "screen", "overlay", "darken", "lighten", "color-dodge", "color-burn", "hard-light", "soft-light", "difference", "exclusion", "hue", "saturation", "color", "luminosity"];
+        string[] tops = ["#c0392b", "#2e8b5799", "#e3b23c", "white", "black", "#1440c84d"], grounds = ["#f6efe2", "#2f5d3a", "#8a2846", "#3d6b8680", "black"];
+        const int Side = 20;
+        browser.Resize(Side * grounds.Length * tops.Length, Side * modes.Length);
+        var boxes = from m in Enumerable.Range(0, modes.Length)
+                    from t in Enumerable.Range(0, tops.Length)
+                    from g in Enumerable.Range(0, grounds.Length)
+                    select (Mode: modes[m], Top: tops[t], Ground: grounds[g], X: (t * grounds.Length + g) * Side, Y: m * Side);
+        browser.Driver.Navigate().GoToUrl("about:blank");
+        browser.Run<object?>("document.documentElement.innerHTML = arguments[0]", "<body style=\"margin:0;background:#fff\">" + string.Concat(boxes.Select(b =>
+            $"<div style=\"position:absolute;left:{b.X}px;top:{b.Y}px;width:{Side}px;height:{Side}px;background:linear-gradient({b.Top},{b.Top}) {b.Ground};background-blend-mode:{b.Mode}\"></div>")));
+        using var pixels = browser.Pixels(0, 0, Side * grounds.Length * tops.Length, Side * modes.Length);
+        foreach (var box in boxes)
+        {
+            var mine = Css.Colors.Compositing.Over(Css.Colors.Blending.Over(Css.Colors.ColorText.Parse(box.Top), Css.Colors.ColorText.Parse(box.Ground), box.Mode), Css.Colors.Color.White);
+            var seen = pixels.GetPixel(box.X + Side / 2, box.Y + Side / 2);
+            Assert.True(Difference(Premultiplied.Of(mine), seen) <= Off + 0.5, $"{box.Top} {box.Mode} {box.Ground}: {seen} in Chromium, {mine} here");
+        }
+    }
+
     private static string Of(string kind, string head, string stops) => $"{kind}-gradient({(head.Length > 0 ? $"{head}, " : "")}{stops})";
 
     private static string Random(Random random)

@@ -106,6 +106,30 @@ public sealed class FillsTests : IAsyncLifetime
         Assert.Matches(@"--gradient-dawn: radial-gradient\(60% 60% at 50% [67]\S*% in srgb, var\(--role-raised\)", await StyleSheetAsync());
     }
 
+    [Fact]
+    public async Task A_background_is_made_of_layers_and_worn()
+    {
+        Browser.Open(workplace.At("/sites/pellwyn/fills?view=backgrounds"));
+        await workplace.Server.EditAsync(1, new { kind = "setCell", look = "section-banner", property = "background", state = "rest", from = (int?)null, below = (int?)null, text = "bed at dusk" }).OkAsync();
+        Until("2");
+        Assert.Equal("normal, soft-light, normal", Browser.StageStyle(".section-banner", "background-blend-mode"));
+        Browser.Starting("button", "Blend of layer 2").Click();
+        Browser.Press("multiply" + Keys.Enter);
+        Until("3");
+        Assert.Equal("normal, multiply, normal", Browser.StageStyle(".section-banner", "background-blend-mode"));
+        Browser.Starting("button", "Shown of layer 1").Click();
+        Browser.Press("off" + Keys.Enter);
+        Until("4");
+        Assert.Equal("multiply, normal", Browser.StageStyle(".section-banner", "background-blend-mode"));
+        Browser.Starting("button", "Move layer 2 down").Click();
+        Until("5");
+        Assert.Equal("normal, multiply", Browser.StageStyle(".section-banner", "background-blend-mode"));
+        Assert.Contains("--background-bed-at-dusk-blend: normal, multiply;", await StyleSheetAsync(), StringComparison.Ordinal);
+        Browser.PressWithControl("z");
+        Until("6");
+        Assert.Equal("multiply, normal", Browser.StageStyle(".section-banner", "background-blend-mode"));
+    }
+
     private IWebElement Line => Browser.Element(".gradient-line");
 
     private ReadOnlyCollection<IWebElement> Handles => Browser.Driver.FindElements(By.CssSelector(".stop-handle"));

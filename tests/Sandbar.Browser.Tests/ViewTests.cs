@@ -13,7 +13,7 @@ public sealed class ViewTests(Workplace workplace) : IClassFixture<Workplace>
         "/sites/pellwyn/edges", "/sites/pellwyn/edges?view=shadows", "/sites/pellwyn/edges?view=radii&radius=new", "/sites/pellwyn/edges?view=easings", "/sites/pellwyn/edges?view=durations", "/sites/pellwyn/edges?view=worn",
         "/sites/pellwyn/pages", "/sites/pellwyn/pages?selected=home-step-1", "/sites/pellwyn/pages?view=pages", "/sites/pellwyn/pages?view=aside",
         "/sites/pellwyn/space", "/sites/pellwyn/space?view=text", "/sites/pellwyn/space?view=page", "/sites/pellwyn/space?view=paper", $"{Large}/space", $"{Large}/edges",
-        "/sites/pellwyn/fills", "/sites/pellwyn/fills?gradient=allotment", "/sites/pellwyn/fills?gradient=new", $"{Large}/fills",
+        "/sites/pellwyn/fills", "/sites/pellwyn/fills?gradient=allotment", "/sites/pellwyn/fills?gradient=new", $"{Large}/fills", "/sites/pellwyn/fills?view=backgrounds", "/sites/pellwyn/fills?view=backgrounds&background=new",
         "/sites/pellwyn/type", "/sites/pellwyn/type?view=scale", "/sites/pellwyn/type?view=families", "/sites/pellwyn/frame", "/sites/pellwyn/frame?view=footer", "/sites/pellwyn/frame?view=menus",
         "/sites/pellwyn/parts?page=specimen&width=820",
         $"{Large}/palette?color=color-3", $"{Large}/palette?view=schemes", $"{Large}/palette?view=pairs", $"{Large}/type", $"{Large}/frame?view=menus", $"{Large}/parts?part=button&span=pages", $"{Large}/snapshots",

@@ -703,6 +703,12 @@ export interface components {
             /** Format: double */
             most: number;
         };
+        BackgroundView: {
+            id: string;
+            images: string;
+            blends: string;
+            layers: components["schemas"]["LayerFillView"][];
+        };
         BlockChange: {
             page: string;
             block: string;
@@ -1673,6 +1679,7 @@ export interface components {
         };
         FillsView: {
             gradients: components["schemas"]["GradientView"][];
+            backgrounds: components["schemas"]["BackgroundView"][];
         };
         FontFileView: {
             item: string;
@@ -1770,6 +1777,10 @@ export interface components {
             isNamed: boolean;
             fields: components["schemas"]["SettingView"][];
             items: null | components["schemas"]["ItemsView"];
+        };
+        LayerFillView: {
+            id: string;
+            css: string;
         };
         LayerView: {
             id: string;
@@ -2396,6 +2407,7 @@ export interface components {
             problems: null | components["schemas"]["CssProblemView"][];
             colors: components["schemas"]["ColorView"][];
             gradients: components["schemas"]["GradientView"][];
+            backgrounds: components["schemas"]["BackgroundView"][];
             blocks: components["schemas"]["BlockChange"][];
             orders: components["schemas"]["SectionOrder"][];
         };

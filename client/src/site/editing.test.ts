@@ -50,6 +50,7 @@ const answerOf = (version: number) => ({
   problems: null,
   colors: [],
   gradients: [],
+  backgrounds: [],
   blocks: [],
   orders: [],
 });

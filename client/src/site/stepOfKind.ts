@@ -21,6 +21,8 @@ export function stepOfKind(kind: string, id: string): { step: string; change: Re
       return { step: 'edges', change: { view: 'shadows', shadow: id } };
     case 'gradient':
       return { step: 'fills', change: { view: 'gradients', gradient: id } };
+    case 'background':
+      return { step: 'fills', change: { view: 'backgrounds', background: id } };
     case 'duration':
       return { step: 'edges', change: { view: 'durations', duration: id } };
     case 'easing':

@@ -30,6 +30,7 @@ const trial = (change: Partial<TrialAnswer>): TrialAnswer => ({
   problems: null,
   colors: [],
   gradients: [],
+  backgrounds: [],
   blocks: [],
   orders: [],
   ...change,

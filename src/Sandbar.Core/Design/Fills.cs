@@ -3,7 +3,31 @@ using System.Collections.Immutable;
 namespace Sandbar.Core.Design;
 
 /// <summary>Named fills.</summary>
-public sealed record FillFoundation(ImmutableArray<Gradient> Gradients) : INode;
+public sealed record FillFoundation(ImmutableArray<Gradient> Gradients) : INode
+{
+    public ImmutableArray<Background> Backgrounds { get; init; } = [];
+}
+
+/// <summary>A stack of layers under what a box holds.</summary>
+/// <param name="Layers">At least one, the first on top.</param>
+public sealed record Background(string Id, string Name, string CssName, ImmutableArray<BackgroundLayer> Layers) : Named(Id, Name, CssName)
+{
+    /// <summary>The heading it is listed under.</summary>
+    public Value Group { get; init; } = new WordValue(BaseColor.NoGroup);
+}
+
+/// <param name="Fill">A colour or a gradient.</param>
+public sealed record BackgroundLayer(string Id, Value Fill) : IListed
+{
+    /// <summary>How much of it is seen, %.</summary>
+    public Value Opacity { get; init; } = new NumberValue(100, "%");
+
+    /// <summary>How it is mixed with what lies below it in the stack: a blend mode of CSS.</summary>
+    public Value Blend { get; init; } = new WordValue("normal");
+
+    /// <summary>Whether it is painted.</summary>
+    public Value Shown { get; init; } = new WordValue("on");
+}
 
 /// <summary>A gradient. Of the geometry each kind reads what it has.</summary>
 /// <param name="Kind">Linear, radial, conic or mesh.</param>

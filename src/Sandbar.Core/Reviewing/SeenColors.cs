@@ -18,7 +18,7 @@ namespace Sandbar.Core.Reviewing;
 internal readonly record struct Tone(Color Color, ElementStyle? Style, Property Property, Scheme? Scheme)
 {
     /// <summary>What is seen where it lies over another: what is clear leaves what lies behind.</summary>
-    public Tone Over(Tone behind) => Color.Alpha == 0 ? behind : this with { Color = Compositing.Over(Color, behind.Color) };
+    public Tone Over(Tone behind, string mode = "normal") => Color.Alpha == 0 ? behind : this with { Color = Blending.Over(Color, behind.Color, mode) };
 }
 
 /// <summary>A place as it is seen.</summary>
@@ -41,7 +41,10 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
     /// <summary>Places along each stretch of a gradient at which it is looked at.</summary>
     private const int GradientSamples = 8;
 
-    private static readonly Property Background = CssProperties.Of("background-color"), Image = CssProperties.Of("background-image"), Opacity = CssProperties.Of("opacity"), Display = CssProperties.Of("display");
+    /// <summary>The colours along a gradient are the same in any box.</summary>
+    private const int Side = 100;
+
+    private static readonly Property Background = CssProperties.Of("background-color"), Image = CssProperties.Of("background-image"), Blend = CssProperties.Of("background-blend-mode"), Opacity = CssProperties.Of("opacity"), Display = CssProperties.Of("display");
 
     private readonly Dictionary<object, Seen> known = new(ReferenceEqualityComparer.Instance);
 
@@ -92,18 +95,20 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
 
     private ImmutableArray<Tone> GroundOf(ElementStyle style, ImmutableArray<Tone> behind, Scheme scheme)
     {
-        var ground = behind;
-        if (Of(style, Background, scheme) is { Color.Alpha: > 0 } color) ground = [.. ground.Select(color.Over)];
+        var color = Of(style, Background, scheme);
         var image = style.Text(Image);
-        if (image == "none") return ground;
+        if (image == "none") return color is { Color.Alpha: > 0 } flat ? [.. behind.Select(b => flat.Over(b))] : behind;
+        // Layers are blended with what lies below them in the same box, and not with what lies behind it (Compositing and Blending 1, §3.3).
+        ImmutableArray<Tone> own = [color ?? new(default, style, Background, scheme)];
+        var layers = Parser.ParseValues(image).WithoutSpace().BetweenCommas();
+        var modes = style.Text(Blend).Split(", ");
         // The first is painted last. What a picture shows is not known.
-        foreach (var layer in Parser.ParseValues(image).WithoutSpace().BetweenCommas().AsEnumerable().Reverse())
+        for (var n = layers.Count - 1; n >= 0; n--)
         {
-            var along = layer is [FunctionValue function] && GradientImage.IsGradient(function) ? [.. GradientImage.Of(function, 100, 100, ImageSurroundings.Alone).Ramp.Along(GradientSamples)] : Array.Empty<Color>();
-            if (along.Length == 0) continue;
-            var under = ground;
-            ground = [.. along.Select((c, i) => new Tone(c, style, Image, scheme).Over(under[i % under.Length]))];
+            if (layers[n] is not [FunctionValue function] || !GradientImage.IsGradient(function)) continue;
+            var (under, mode) = (own, modes[n % modes.Length]);
+            own = [.. GradientImage.Of(function, Side, Side, ImageSurroundings.Alone).Ramp.Along(GradientSamples).Select((c, i) => new Tone(c, style, Image, scheme).Over(under[i % under.Length], mode))];
         }
-        return ground;
+        return [.. own.Select((tone, i) => tone.Over(behind[i % behind.Length]))];
     }
 }

@@ -7,6 +7,9 @@ public sealed record CssType(string Name)
 
     public static readonly CssType Image = new("image");
 
+    /// <summary>Images one over the other, with how each is blended; no type of CSS.</summary>
+    public static readonly CssType Background = new("background");
+
     public static readonly CssType Number = new("number");
 
     /// <summary>A length or a percentage of one.</summary>

@@ -11,7 +11,7 @@ namespace Sandbar.Core.Tests.Editing;
 public class ThingEditTests
 {
     /// <summary>What is not released: what is asked of a colour, against which pairs are measured, and the group it is listed in.</summary>
-    private static readonly string[] AskedOnly = ["role on", "role target", "color group", "gradient group", "spaceRules least"];
+    private static readonly string[] AskedOnly = ["role on", "role target", "color group", "gradient group", "background group", "spaceRules least"];
 
     /// <summary>What of a gradient counts with its kind.</summary>
     private static readonly Dictionary<string, string> GradientKinds = new()

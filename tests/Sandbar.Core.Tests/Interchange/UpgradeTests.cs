@@ -116,6 +116,7 @@ public partial class UpgradeTests
         {
             foreach (var layer in shadow!["layers"]!.AsArray()) Without(layer!, "side");
         }
+        Without(document["fills"]!, "backgrounds");
         foreach (var gradient in document["fills"]!["gradients"]!.AsArray())
         {
             Without(gradient!, "group", "toward", "repeats", "reachX", "reachY", "space", "hue");

@@ -143,7 +143,9 @@ public class StyleSheetTests
     [Fact]
     public void A_scheme_turns_for_visitors_who_prefer_dark()
     {
-        var turned = Assert.Single(Sheet.Rules, r => r.Dark);
+        var turned = Assert.Single(Sheet.Rules, r => r.Dark && r.Key.StartsWith("scheme", StringComparison.Ordinal));
+        // What is written out for each scheme turns with it.
+        Assert.Contains(Sheet.Rules, r => r is { Dark: true, Key: "gradient plain day dark" });
         var dusk = Sheet.Rules.Single(r => r.Key == "scheme dusk");
         Assert.Equal("[data-scheme=\"day\"]", turned.Selector);
         Assert.Equal(dusk.Declarations.Select(d => (d.Name, d.Value)), turned.Declarations.Select(d => (d.Name, d.Value)));

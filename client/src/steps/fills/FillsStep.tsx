@@ -1,23 +1,39 @@
 import { fieldText } from '../../site/catalogue';
+import { StepViews, useStepView } from '../../site/StepViews';
 import { ThingsPanel } from '../../things/ThingsPanel';
+import { BackgroundDrawing, BackgroundStrip } from './BackgroundDrawing';
 import { GradientDrawing } from './GradientDrawing';
 import { GradientStrip } from './GradientStrip';
+import { VIEWS } from './views';
 import './FillsStep.css';
 
-/** Named gradients, used in the looks of parts and along lines. */
+/** Named fills, used in the looks of parts and along lines. */
 export default function FillsStep() {
+  const view = useStepView(VIEWS);
   return (
     <section className="step-panel" aria-label="Fills">
       <div className="bar">
         <h1>Fills</h1>
+        <StepViews label="Part of the fills" views={VIEWS} view={view} />
       </div>
-      <ThingsPanel
-        kind="gradient"
-        row={(thing) => <GradientStrip thing={thing} />}
-        group={(thing) => fieldText(thing, 'group')}
-        drawn={(thing) => <GradientDrawing key={thing.id} thing={thing} />}
-        drawsItems
-      />
+      {view === 'gradients' ? (
+        <ThingsPanel
+          key="gradient"
+          kind="gradient"
+          row={(thing) => <GradientStrip thing={thing} />}
+          group={(thing) => fieldText(thing, 'group')}
+          drawn={(thing) => <GradientDrawing key={thing.id} thing={thing} />}
+          drawsItems
+        />
+      ) : (
+        <ThingsPanel
+          key="background"
+          kind="background"
+          row={(thing) => <BackgroundStrip thing={thing} />}
+          group={(thing) => fieldText(thing, 'group')}
+          drawn={(thing) => <BackgroundDrawing thing={thing} />}
+        />
+      )}
     </section>
   );
 }

@@ -5,7 +5,7 @@ using Sandbar.Core.Starting;
 
 namespace Sandbar.Core.Samples.Pellwyn;
 
-/// <summary>The gradients of Pellwyn: a light, a bed, a frost, a garden, a veil.</summary>
+/// <summary>The fills of Pellwyn: a light, a bed, a frost, a garden, a veil; and a background of them.</summary>
 internal static class PellwynFills
 {
     public static FillFoundation Fills { get; } = new(
@@ -18,7 +18,18 @@ internal static class PellwynFills
             Stop(("pollen", 0), 0) with { X = Share(14), Y = Share(20), Reach = Share(70) }, Stop(("beet", 1), 0) with { X = Share(86), Y = Share(24), Reach = Share(64) },
             Stop(("leaf", 0), 0) with { X = Share(52), Y = Share(104), Reach = Share(72) }, Stop(("husk", 0), 0)),
         Of("dusk veil", GradientKind.Linear, Gradient.Unsaid, "veils", Stop(("soil", 0), 0) with { Alpha = Share(0) }, Stop(("soil", 0), 100) with { Alpha = Share(85) }) with { Toward = new WordValue("bottom") },
-    ]);
+    ])
+    {
+        Backgrounds =
+        [
+            new("bed-at-dusk", "bed at dusk", "bed-at-dusk",
+            [
+                Layer("layer-1", "dusk-veil"), Layer("layer-2", "first-frost") with { Opacity = Share(40), Blend = new WordValue("soft-light") }, Layer("layer-3", "furrow"),
+            ]) { Group = new WordValue("grounds") },
+        ],
+    };
+
+    private static BackgroundLayer Layer(string id, string gradient) => new(id, new ReferenceValue(GradientKind.Kind, gradient));
 
     private static Gradient Of(string name, string kind, string space, string group, params ImmutableArray<GradientStop> stops)
     {

@@ -4,12 +4,14 @@ using Sandbar.Css.Colors;
 
 namespace Sandbar.Core.Values;
 
-/// <summary>A role or a colour of the palette with its step, or any CSS colour; of fills also named gradients.</summary>
-public sealed class ColorValues(bool fills = false) : ValueKind
+/// <summary>A role or a colour of the palette with its step, or any CSS colour.</summary>
+/// <param name="images">Whether named gradients are taken, too.</param>
+/// <param name="fills">Whether all fills are: gradients and backgrounds.</param>
+public sealed class ColorValues(bool fills = false, bool images = false) : ValueKind
 {
-    public override string Code => fills ? "fill" : "color";
+    public override string Code => fills ? "fill" : images ? "image" : "color";
 
-    public override IReadOnlyList<CssType> Types { get; } = fills ? [CssType.Color, CssType.Image] : [CssType.Color];
+    public override IReadOnlyList<CssType> Types { get; } = fills ? [CssType.Color, CssType.Image, CssType.Background] : images ? [CssType.Color, CssType.Image] : [CssType.Color];
 
     public override Value Read(Typed typed)
     {
@@ -25,12 +27,15 @@ public sealed class ColorValues(bool fills = false) : ValueKind
         throw new FormatException($"No role or colour is called {Quoted.Text(name)}, and it is not a CSS colour. Roles here: {Sentence.OneOf(roles)}.");
     }
 
-    /// <summary>A gradient runs over the whole box, edges included: what is translucent there lies over it as it goes on. It may be several images, so that they are said apart.</summary>
+    /// <summary>A fill runs over the whole box, edges included: what is translucent there lies over it as it goes on. It may be several images, so that they are said apart.</summary>
     public override IEnumerable<Declared> Declare(SiteReads reads, Setting setting, string property, Value value, Value? rest)
     {
         var meant = value is RestValue { Step: 0 } && rest is not null ? rest : value;
         var css = setting.Css(reads, value, rest);
-        return fills && property == "background" && ValueForms.TypeOf(reads.Site, meant) == CssType.Image ? [new(property, "border-box"), new("background-image", css)] : [new(property, css)];
+        var type = ValueForms.TypeOf(reads.Site, meant);
+        if (!fills || property != "background" || (type != CssType.Image && type != CssType.Background)) return [new(property, css)];
+        Declared[] image = [new(property, "border-box"), new("background-image", css)];
+        return type == CssType.Background ? [.. image, new("background-blend-mode", $"var({reads.Token((ReferenceValue)meant)}-blend)")] : image;
     }
 
     /// <summary>Roles first: what refers to them follows the scheme.</summary>

@@ -88,10 +88,11 @@ public class GradientTests
     [Fact]
     public void What_names_a_space_is_said_in_plain_stops_for_every_scheme_and_then_as_it_is()
     {
-        var sheet = SiteRelease.StyleSheet(Demo.Site.After(new SetThing("gradient", "dawn", "space", "OKLCH")));
+        var alone = Demo.Site with { Fills = new([Demo.Site.Fills.Gradients.Get("dawn")]) };
+        var sheet = SiteRelease.StyleSheet(alone.After(new SetThing("gradient", "dawn", "space", "OKLCH")));
         foreach (var scheme in Demo.Site.Palette.Schemes) Assert.Matches($"data-scheme=\"{scheme.CssName}\"\\] {{\\s+--gradient-dawn: linear-gradient\\(160deg, #[0-9a-f]{{6}} 0%", sheet);
         Assert.Matches(@"@supports \(background: linear-gradient\(in oklab, red, red\)\) \{\s+\[data-scheme\] \{\s+--gradient-dawn: linear-gradient\(160deg in oklch, var\(--role-raised\) 0%", sheet);
-        Assert.DoesNotContain("@supports (background", SiteRelease.StyleSheet(Demo.Site.After(new SetThing("gradient", "dawn", "space", "as browsers do"))), StringComparison.Ordinal);
+        Assert.DoesNotContain("@supports (background", SiteRelease.StyleSheet(alone), StringComparison.Ordinal);
     }
 
     /// <summary>Several images in one name: each of them goes from edge to edge, and a line does not run along them.</summary>

@@ -1,0 +1,5 @@
+/** The views of the step, each a list of a kind. */
+export const VIEWS = [
+  { value: 'gradients', label: 'Gradients', kind: 'gradient', one: 'Gradient' },
+  { value: 'backgrounds', label: 'Backgrounds', kind: 'background', one: 'Background' },
+] as const;
