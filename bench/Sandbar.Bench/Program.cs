@@ -1,7 +1,7 @@
 using Sandbar.Bench;
 using Sandbar.Tests;
 
-// Figures are printed, never asserted: dotnet run -c Release --project bench/Sandbar.Bench -- colors | palette | fonts | loop | pages | texts | css | pairs
+// Figures are printed, never asserted: dotnet run -c Release --project bench/Sandbar.Bench -- colors | palette | fills | fonts | loop | pages | texts | css | pairs
 // What is measured the first time is measured built as the program is: dotnet publish bench/Sandbar.Bench -c Release, then
 // artifacts/publish/Sandbar.Bench/release_linux-x64/Sandbar.Bench cost
 switch (args.FirstOrDefault())
@@ -14,6 +14,9 @@ switch (args.FirstOrDefault())
         return 0;
     case "palette":
         PaletteBench.Run();
+        return 0;
+    case "fills":
+        FillsBench.Run();
         return 0;
     case "fonts":
         FontBench.Run();
@@ -40,6 +43,6 @@ switch (args.FirstOrDefault())
         await LargeSiteFile.WriteAsync(PagesBench.Site, args[1]);
         return 0;
     default:
-        Console.Error.WriteLine("Say which: colors, palette, fonts, cost, loop, pages, texts, css, pairs, or large-site FILE and many-pages FILE for a zip to open and look at.");
+        Console.Error.WriteLine("Say which: colors, palette, fills, fonts, cost, loop, pages, texts, css, pairs, or large-site FILE and many-pages FILE for a zip to open and look at.");
         return 1;
 }

@@ -107,6 +107,31 @@ public sealed class FillsTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task The_centre_and_the_reach_are_dragged_on_the_stage()
+    {
+        Browser.Driver.FindElements(By.CssSelector(".gradient-drawing .ant-segmented-item")).First(i => i.Text == "radial").Click();
+        Until("2");
+        Drag(".centre-grip", -80, release: false);
+        Browser.Until(() => !OnBanner().StartsWith("radial-gradient(rgb", StringComparison.Ordinal), "the stage to follow");
+        Assert.Equal(2, (await workplace.Server.SiteAsync()).Version());
+        Browser.Press(Keys.Escape);
+        Browser.Until(() => OnBanner().StartsWith("radial-gradient(rgb", StringComparison.Ordinal), "what is stored");
+        Browser.Mouse("mouseReleased", Browser.Element(".stage-paper"), 0, 0);
+        Drag(".centre-grip", -80, release: true);
+        Until("3");
+        // The banner is as wide as the window: so many px of the fitted stage are so much of it.
+        var width = Browser.Run<double>("return document.querySelector('.stage-paper').getBoundingClientRect().width");
+        Assert.Matches(@"ellipse farthest-corner at (\d\d(\.\d)?)% 50%", await StyleSheetAsync());
+        var at = double.Parse(System.Text.RegularExpressions.Regex.Match(await StyleSheetAsync(), @"--gradient-dawn: radial-gradient\(ellipse farthest-corner at ([\d.]+)%").Groups[1].Value);
+        Assert.Equal(50 - 80 / width * 100, at, 0.6);
+        await workplace.Server.EditAsync(3, new { kind = "setThing", of = "gradient", id = "dawn", field = "extent", text = "own reach", @in = (string?)null }).OkAsync();
+        Until("4");
+        Drag(".reach-grip", 30, release: true);
+        Until("5");
+        Assert.Matches(@"radial-gradient\(5[3-6](\.\d)?% 50% at", await StyleSheetAsync());
+    }
+
+    [Fact]
     public async Task A_background_is_made_of_layers_and_worn()
     {
         Browser.Open(workplace.At("/sites/pellwyn/fills?view=backgrounds"));
@@ -128,6 +153,16 @@ public sealed class FillsTests : IAsyncLifetime
         Browser.PressWithControl("z");
         Until("6");
         Assert.Equal("multiply, normal", Browser.StageStyle(".section-banner", "background-blend-mode"));
+    }
+
+    /// <summary>Drags something that follows the hand: places are counted from what stays.</summary>
+    private void Drag(string selector, int right, bool release)
+    {
+        var (grip, paper) = (Browser.Element(selector), Browser.Element(".stage-paper"));
+        var (x, y) = (grip.Location.X + grip.Size.Width / 2 - paper.Location.X - paper.Size.Width / 2, grip.Location.Y + grip.Size.Height / 2 - paper.Location.Y - paper.Size.Height / 2);
+        Browser.Mouse("mousePressed", paper, x, y);
+        Browser.Mouse("mouseMoved", paper, x + right, y);
+        if (release) Browser.Mouse("mouseReleased", paper, x + right, y);
     }
 
     private IWebElement Line => Browser.Element(".gradient-line");

@@ -38,7 +38,7 @@ public static class LargeSite
                 {
                     Durations = [.. site.Motion.Durations, .. Enumerable.Range(1, ExtraEdges).Select(n => site.Motion.Durations[0] with { Id = $"duration-{n}", Name = Named("A time of a change", n), CssName = $"duration-{n}" })],
                 },
-                Fills = new([.. site.Fills.Gradients, .. Enumerable.Range(1, Gradients - 1).Select(Gradient)]),
+                Fills = new([.. site.Fills.Gradients, .. Enumerable.Range(1, Gradients - site.Fills.Gradients.Length).Select(Gradient)]) { Backgrounds = site.Fills.Backgrounds },
                 Pages = [home, .. Enumerable.Range(2, Pages - 1).Select(n => Page(home, n))],
                 Menus = [site.Menus[0] with { Items = [.. site.Menus[0].Items, .. Enumerable.Range(2, Pages - 1).Select(n => new MenuItem($"item-{n}", Named("A page", n), $"page-{n}"))] }],
             },

@@ -6,6 +6,7 @@ import type { Editing } from '../site/editing';
 import { useEditing, useEditingStore } from '../site/editingContext';
 import type { PictureSpot } from '../site/requests';
 import { takesText } from '../ui/keys';
+import { CentreGrip } from './CentreGrip';
 import { Selection } from './Selection';
 import { FrameContent } from './content';
 import { useMeasuring } from './useMeasuring';
@@ -280,6 +281,7 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
         </p>
       )}
       {pictures.asking}
+      {loaded && leads && candidate === undefined && <CentreGrip page={loaded.document} scale={scale} />}
       {element && !writing.writer && (
         <Selection element={element} look={nearest(element, looks)?.look} width={viewport.width} scale={scale} />
       )}

@@ -1,11 +1,12 @@
-import { useEffect, useState, type PointerEvent } from 'react';
+import { useCallback, useState, type PointerEvent } from 'react';
 import type { LookView, PropertyView } from '../api/client';
 import { partOf } from '../site/catalogue';
-import { useEditing, useEditingStore } from '../site/editingContext';
+import { useEditing } from '../site/editingContext';
 import { useDrag, useHeld } from '../values/useHeld';
 import { bandEdit, gripOf, grows, pieceOf, propertyOf, setBy, textOf, type Grip } from './bandEdit';
 import { bandsOf, figuresOf, gapsBetween, type Band, type Box, type Figure, type Sides } from './bands';
 import { HeightGrip } from './HeightGrip';
+import { useFollowed } from './useFollowed';
 import './Selection.css';
 
 interface Props {
@@ -31,32 +32,10 @@ export function Selection({ element, look, width, scale }: Props) {
   // What can be made higher by its lower edge.
   const least = part?.properties.find((p) => p.cssName === 'min-block-size')?.setting.id;
   const band = element.dataset.block;
-  const [{ box, bands, gapped }, setMeasured] = useState(() => measure(element, padding, gap));
-  const store = useEditingStore();
-
-  useEffect(() => {
-    let frame = 0;
-    const again = () => {
-      if (frame === 0)
-        frame = requestAnimationFrame(() => {
-          frame = 0;
-          setMeasured(measure(element, padding, gap));
-        });
-    };
-    again();
-    const view = element.ownerDocument.defaultView;
-    const observer = new ResizeObserver(again);
-    observer.observe(element);
-    view?.addEventListener('scroll', again, { passive: true });
-    const unsubscribe = store.subscribe(again);
-    return () => {
-      cancelAnimationFrame(frame);
-      observer.disconnect();
-      view?.removeEventListener('scroll', again);
-      unsubscribe();
-    };
-  }, [element, padding, gap, store]);
-
+  const { box, bands, gapped } = useFollowed(
+    element,
+    useCallback((measured: HTMLElement) => measure(measured, padding, gap), [padding, gap]),
+  );
   const { clientWidth, clientHeight } = element.ownerDocument.documentElement;
   return (
     <div className="selection" aria-hidden="true" style={{ transform: `scale(${scale})` }}>

@@ -85,12 +85,23 @@ public sealed record PlainStops(ImmutableArray<(Color Color, decimal At)> Stops,
     /// <summary>Of a colour of which nothing is seen nothing is left to mix, as <c>color-mix()</c> has it.</summary>
     private static Color Faded(GradientStop stop, Color color) => stop.Alpha.Amount() == 0 ? new(ColorSpace.Srgb, 0, 0, 0, 0) : color.WithAlpha(color.Alpha * (double)stop.Alpha.Amount() / 100);
 
+    /// <summary>How far plain stops at even distances are from what they stand for.</summary>
     private static double Off(ColorRamp ramp, List<(Color Color, decimal Place)> plain)
     {
-        var stops = plain.ConvertAll(s => new RampStop(s.Color, (double)s.Place / 100));
-        var instead = new ColorRamp(stops, ColorSpace.Srgb, isLegacy: true, HueWay.Shorter, repeats: false);
         double from = (double)plain[0].Place / 100, to = (double)plain[^1].Place / 100;
-        return Enumerable.Range(0, Samples).Select(n => from + (to - from) * (n + 0.5) / Samples).Max(place => new[] { Vector4.One, new Vector4(0, 0, 0, 1) }
-            .Max(ground => Css.Colors.Difference.Ciede2000(Premultiplied.Color(Premultiplied.Over(ramp.At(place), ground)), Premultiplied.Color(Premultiplied.Over(instead.At(place), ground)))));
+        var painted = plain.ConvertAll(s => Premultiplied.Of(s.Color));
+        var furthest = 0d;
+        for (var n = 0; n < Samples; n++)
+        {
+            var share = (n + 0.5) / Samples;
+            var exact = share * (plain.Count - 1);
+            var piece = Math.Min((int)exact, plain.Count - 2);
+            var instead = Vector4.Lerp(painted[piece], painted[piece + 1], (float)(exact - piece));
+            var meant = ramp.At(from + (to - from) * share);
+            foreach (var ground in Grounds) furthest = Math.Max(furthest, Css.Colors.Difference.Ciede2000(Premultiplied.Color(Premultiplied.Over(meant, ground)), Premultiplied.Color(Premultiplied.Over(instead, ground))));
+        }
+        return furthest;
     }
+
+    private static readonly Vector4[] Grounds = [Vector4.One, new(0, 0, 0, 1)];
 }
