@@ -16,7 +16,7 @@ public sealed partial class ValueTests : IDisposable
     [
         "rest", "rest shade 1", "rest tint 2", "rest + 2px", "rest * 2", "rest / 2", "2 * rest", "rest - 1px", "12px + 2", "2 * 3", "3 / 2", "space 2 + 4", "space 3 * 2", "4px - 20px", "size 1 / 2", "size −1", "0", "1", "1.5",
         "0.5", "-1px", "10%", "mix leaf, husk 30%", "move leaf, lightness +10, hue −20", "1rem + 2px", "0 + 2px", "2px - 0", "1px 2px", "0 auto", "space 1 0 2px", "(1px + 2px) * 3", "rgb(255 0 0", "red/*", "#abc8", "hsl(40 200% 50%)", "oklch(0.7 0.3 150)", "transparent", "lab(50 1e300 0)",
-        "action shade 1", "beet", "beet tint 3", "dawn", "Body", "lift", "bright", "ring", "soft", "none", "auto", "fit", "1e3px", "999999px", "1vw", "3ch", "50vh", "45deg", "2s", "inner", "1px 2px 3px by 4px", "20px by 50%", "hairline, none", "2px dashed text", "1px solid line, none, 3px double #123, bright",
+        "action shade 1", "beet", "beet tint 3", "dawn", "bed at dusk", "Body", "lift", "bright", "ring", "soft", "none", "auto", "fit", "1e3px", "999999px", "1vw", "3ch", "50vh", "45deg", "2s", "inner", "1px 2px 3px by 4px", "20px by 50%", "hairline, none", "2px dashed text", "1px solid line, none, 3px double #123, bright",
         "0 2px 8px text 20%", "inner 1px 1px 2px -1px #000, lift", "quick, gentle", "quick, ease-in, 50ms", "200ms", "1.5s, linear", "2 : 1", "1:1.5:0.25", "1 2 3 4 5 6", "0 : 1", "25 : 1", "2 : beet",
     ];
 
@@ -75,7 +75,7 @@ public sealed partial class ValueTests : IDisposable
                         }
                         else if (Uses.TryGetValue(kind.Code, out var property))
                         {
-                            foreach (var token in kind.Tokens(new(site)).Where(t => t.Id == thing.Id)) asked.Add((where, property, Sampled(token.Css)));
+                            foreach (var token in kind.Tokens(new(site)).Where(t => t.Id == thing.Id)) asked.Add((where, token.Detail == "blend" ? "background-blend-mode" : property, Sampled(token.Css)));
                         }
                     }
                 }
@@ -88,7 +88,7 @@ public sealed partial class ValueTests : IDisposable
     /// <summary>A property that takes what a kind is.</summary>
     private static readonly Dictionary<string, string> Uses = new()
     {
-        ["border"] = "border", ["radius"] = "border-radius", ["shadow"] = "box-shadow", ["gradient"] = "background-image", ["space"] = "width", ["easing"] = "transition-timing-function", ["duration"] = "transition-duration",
+        ["border"] = "border", ["radius"] = "border-radius", ["shadow"] = "box-shadow", ["gradient"] = "background-image", ["background"] = "background-image", ["space"] = "width", ["easing"] = "transition-timing-function", ["duration"] = "transition-duration",
         ["family"] = "font-family", ["color"] = "color",
     };
 
@@ -101,7 +101,7 @@ public sealed partial class ValueTests : IDisposable
 
     private static bool IsStyle(Value value) => value is ReferenceValue { To: TextStyleKind.Kind };
 
-    private static string Sampled(string css) => Reference().Replace(css, m => Sample(m.Groups["kind"].Value));
+    private static string Sampled(string css) => Reference().Replace(css, m => Sample(m.Groups["kind"].Value, m.Value));
 
     private static Value? Taken(Site site, PartProperty property, string text, Value? rest)
     {
@@ -116,8 +116,9 @@ public sealed partial class ValueTests : IDisposable
         }
     }
 
-    private static string Sample(string kind) => kind switch
+    private static string Sample(string kind, string whole) => kind switch
     {
+        "background" => whole.EndsWith("-blend)", StringComparison.Ordinal) ? "multiply, normal" : "linear-gradient(red, blue), linear-gradient(red, red)",
         "space" or "size" or "radius" or "page" or "inner" => "7px",
         "duration" => "150ms",
         "easing" => "linear",

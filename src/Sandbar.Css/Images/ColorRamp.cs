@@ -6,10 +6,7 @@ namespace Sandbar.Css.Images;
 
 /// <summary>A colour at a place along a gradient's line; a hint where there is no colour.</summary>
 /// <param name="At">Where, 1 at the line's end; null for wherever there is room.</param>
-public readonly record struct RampStop(Color? Color, double? At)
-{
-    public bool IsHint => Color is null;
-}
+public readonly record struct RampStop(Color? Color, double? At);
 
 /// <summary>
 /// The colours along the line of a gradient. Source: CSS Images 4, §3.4 (stops, hints) and §3.1.1 (spaces); what hints come to is Chromium's, which puts nine stops in their place.

@@ -21,6 +21,9 @@ public static class Premultiplied
     /// <summary>Source-over: one laid over another.</summary>
     public static Vector4 Over(Vector4 top, Vector4 below) => top + below * (1 - top.W);
 
+    /// <summary>What is opaque as a colour, as exactly as it was reckoned.</summary>
+    public static Color Opaque(Vector4 painted) => new(ColorSpace.Srgb, painted.X, painted.Y, painted.Z);
+
     /// <summary>The colour that is seen, rounded to eight bits; black and clear where there is nothing.</summary>
     public static Color Color(Vector4 painted)
     {

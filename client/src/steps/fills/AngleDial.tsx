@@ -3,10 +3,15 @@ import type { ThingView } from '../../api/client';
 import { fieldText } from '../../site/catalogue';
 import { useDrag, useHeld } from '../../values/useHeld';
 
+/** The sides and corners a gradient may run to, clockwise, 45° apart. */
+const SIDES = ['top', 'top right', 'right', 'bottom right', 'bottom', 'bottom left', 'left', 'top left'];
+
 /** The angle of a gradient as a dial: 0 points up, clockwise. It is typed among the settings, too. */
 export function AngleDial({ thing, kind }: { thing: ThingView; kind: string }) {
   const dial = useRef<HTMLSpanElement>(null);
-  const stored = Number.parseFloat(fieldText(thing, 'angle')) || 0;
+  // A side or corner it runs to is shown as far as it can be without a box.
+  const toward = kind === 'linear' ? SIDES.indexOf(fieldText(thing, 'toward')) : -1;
+  const stored = toward >= 0 ? toward * 45 : Number.parseFloat(fieldText(thing, 'angle')) || 0;
   const held = useHeld<number>((degrees) => ({
     kind: 'together',
     words: `${thing.name} · angle → ${degrees}°`,

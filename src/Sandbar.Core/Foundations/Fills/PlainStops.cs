@@ -17,7 +17,7 @@ public sealed record PlainStops(ImmutableArray<(Color Color, decimal At)> Stops,
     /// <summary>So near each stretch is brought, if it takes no more than <see cref="Most"/> pieces.</summary>
     public const double Near = 1.5;
 
-    private const int Most = 16, Samples = 48;
+    private const int Most = 64, Fewest = 48, SamplesOfPiece = 4;
 
     // Of a gradient that stays the same object, by the colours its stops come to: while one is dragged others come.
     private static readonly ConditionalWeakTable<Gradient, ConcurrentDictionary<string, PlainStops>> Known = [];
@@ -57,8 +57,8 @@ public sealed record PlainStops(ImmutableArray<(Color Color, decimal At)> Stops,
                 var off = Off(ramp, cut);
                 if (off > Near && pieces < Most) continue;
                 furthest = Math.Max(furthest, off);
-                // Where it begins has been said: by the stretch before, or as the other side of a hard edge.
-                stops.AddRange(cut.Skip(1));
+                // Where it begins has been said, by the stretch before or as the other side of a hard edge, unless what a grey takes from its neighbours differs.
+                stops.AddRange(cut[0].Color == stops[^1].Item1 ? cut.Skip(1) : cut);
                 break;
             }
         }
@@ -91,17 +91,20 @@ public sealed record PlainStops(ImmutableArray<(Color Color, decimal At)> Stops,
         double from = (double)plain[0].Place / 100, to = (double)plain[^1].Place / 100;
         var painted = plain.ConvertAll(s => Premultiplied.Of(s.Color));
         var furthest = 0d;
-        for (var n = 0; n < Samples; n++)
+        var samples = Math.Max(Fewest, SamplesOfPiece * (plain.Count - 1));
+        for (var n = 0; n < samples; n++)
         {
-            var share = (n + 0.5) / Samples;
+            var share = (n + 0.5) / samples;
             var exact = share * (plain.Count - 1);
             var piece = Math.Min((int)exact, plain.Count - 2);
             var instead = Vector4.Lerp(painted[piece], painted[piece + 1], (float)(exact - piece));
             var meant = ramp.At(from + (to - from) * share);
-            foreach (var ground in Grounds) furthest = Math.Max(furthest, Css.Colors.Difference.Ciede2000(Premultiplied.Color(Premultiplied.Over(meant, ground)), Premultiplied.Color(Premultiplied.Over(instead, ground))));
+            foreach (var ground in Grounds) furthest = Math.Max(furthest, Css.Colors.Difference.Ciede2000(Seen(meant, ground), Seen(instead, ground)));
         }
         return furthest;
     }
+
+    private static Color Seen(Vector4 painted, Vector4 ground) => Premultiplied.Opaque(Premultiplied.Over(painted, ground));
 
     private static readonly Vector4[] Grounds = [Vector4.One, new(0, 0, 0, 1)];
 }

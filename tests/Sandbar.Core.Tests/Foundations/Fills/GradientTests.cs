@@ -78,7 +78,7 @@ public class GradientTests
             if (edges.Any(e => Math.Abs((double)e - x / 1000) < 0.002)) continue;
             foreach (var ground in new[] { System.Numerics.Vector4.One, new(0, 0, 0, 1) })
             {
-                var off = Difference.Ciede2000(Premultiplied.Color(Premultiplied.Over(image.At(x, 5), ground)), Premultiplied.Color(Premultiplied.Over(ramp.At(x / 1000), ground)));
+                var off = Difference.Ciede2000(Seen(image.At(x, 5), ground), Seen(ramp.At(x / 1000), ground));
                 Assert.True(off <= plain.Difference + 1.5, $"{off} where {plain.Difference} is said, at {x / 10}%: {css}");
             }
         }
@@ -105,6 +105,8 @@ public class GradientTests
         Assert.DoesNotContain(rules, r => r.Declarations.Any(d => d.Name == "border-image"));
         Assert.Equal("a mesh cannot run along a line", Kinds.Listed("border").Note(site, site.Edges.Borders.Get("hairline"), Kinds.Listed("border").Field(site, "along")!));
     }
+
+    private static Color Seen(System.Numerics.Vector4 painted, System.Numerics.Vector4 ground) => Premultiplied.Opaque(Premultiplied.Over(painted, ground));
 
     private static IReadOnlyList<Color> Colors(Gradient gradient) => [.. gradient.Stops.Select(s => ColorText.Parse(((FixedColorValue)s.Color).Css))];
 
