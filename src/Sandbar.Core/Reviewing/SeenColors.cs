@@ -41,9 +41,6 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
     /// <summary>Places along each stretch of a gradient at which it is looked at.</summary>
     private const int GradientSamples = 8;
 
-    /// <summary>The colours along a gradient are the same in any box.</summary>
-    private const int Side = 100;
-
     private static readonly Property Background = CssProperties.Of("background-color"), Image = CssProperties.Of("background-image"), Blend = CssProperties.Of("background-blend-mode"), Opacity = CssProperties.Of("opacity"), Display = CssProperties.Of("display");
 
     private readonly Dictionary<object, Seen> known = new(ReferenceEqualityComparer.Instance);
@@ -105,9 +102,11 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
         // The first is painted last. What a picture shows is not known.
         for (var n = layers.Count - 1; n >= 0; n--)
         {
-            if (layers[n] is not [FunctionValue function] || !GradientImage.IsGradient(function)) continue;
+            if (layers[n] is not [FunctionValue function] || !function.Name.EndsWith("gradient", StringComparison.OrdinalIgnoreCase)) continue;
+            var along = GradientImage.Along(function, GradientSamples);
+            if (along.Count == 0) continue;
             var (under, mode) = (own, modes[n % modes.Length]);
-            own = [.. GradientImage.Of(function, Side, Side, ImageSurroundings.Alone).Ramp.Along(GradientSamples).Select((c, i) => new Tone(c, style, Image, scheme).Over(under[i % under.Length], mode))];
+            own = [.. along.Select((c, i) => new Tone(c, style, Image, scheme).Over(under[i % under.Length], mode))];
         }
         return [.. own.Select((tone, i) => tone.Over(behind[i % behind.Length]))];
     }

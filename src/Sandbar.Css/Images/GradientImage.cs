@@ -50,6 +50,19 @@ public sealed class GradientImage
         return new(new(stops, space, isLegacy, hue, name.StartsWith("repeating-", StringComparison.Ordinal)), place);
     }
 
+    /// <summary>The colours along any gradient of CSS, whatever its shape and wherever its stops are: no length is read. None where no colour can be told.</summary>
+    /// <param name="between">Steps from each stop to the next.</param>
+    public static IReadOnlyList<Color> Along(FunctionValue function, int between)
+    {
+        var entries = ComputedText.Entries(function.Values);
+        var (_, mixing) = Gradients.SpaceOf(entries[0]);
+        var around = ImageSurroundings.Alone;
+        var colors = entries.SelectMany(e => e).Where(v => !Gradients.IsPlace(v)).Select(v => ColorComputation.Of(v, new(around.Current, true), around.IsDark, around.Lengths)).OfType<ComputedColor>().ToList();
+        if (colors.Count == 0) return [];
+        var (space, hue) = Mixing(mixing);
+        return [.. new ColorRamp([.. colors.Select(c => new RampStop(c.Color, null))], space, colors.TrueForAll(c => c.IsLegacy), hue, repeats: false).Along(between)];
+    }
+
     /// <summary>What is painted at a point of the box, px from its top left.</summary>
     public Vector4 At(double x, double y) => place(x, y) is var at && double.IsNaN(at) ? Ramp.Folded : Ramp.At(at);
 

@@ -13,6 +13,14 @@ public class ContrastPairsTests
 {
     private static readonly IReadOnlyList<ContrastPair> Pairs = Of(Demo.Site);
 
+    /// <summary>The colours of a gradient count wherever its stops are, also where that takes a font or a layout to know.</summary>
+    [Theory]
+    [InlineData("linear-gradient(#777 2ch, #767676)")]
+    [InlineData("radial-gradient(circle at 3cqw 2ch, #777, #767676)")]
+    [InlineData("-webkit-linear-gradient(left, #777, #767676)")]
+    public void Gradients_whose_lengths_cannot_be_told_are_grounds_too(string image) =>
+        Assert.Contains(Of(Demo.Site.After(new SetOverrides($".section {{ background: {image}; }} .paragraph {{ color: #777; }}"))), p => p is { Look: "paragraph-standard", Property: "text-color" } && p.Ratio < 1.1);
+
     [Fact]
     public void Failures_come_first_and_every_ratio_is_that_of_its_two_colours()
     {
