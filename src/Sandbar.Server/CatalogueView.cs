@@ -37,11 +37,14 @@ public sealed record PartView(
 /// <param name="Group">The heading it stands under; empty where there is none.</param>
 /// <param name="Kind">What an editor is chosen by.</param>
 /// <param name="Words">What it takes beside values, as it is typed.</param>
-/// <param name="Offers">Codes of the kinds whose names are offered, most fitting first.</param>
+/// <param name="Offers">Under what the names that are offered are found, most fitting first.</param>
 public sealed record SettingView(string Id, string Name, string Group, string Kind, IReadOnlyList<string> Words, IReadOnlyList<string> Offers)
 {
     public static SettingView Of(Setting setting) => new(
-        setting.Id, setting.Name, setting.Group, setting.Kind.Code, [.. setting.Words.Select(w => w.Label).Concat(setting.Kind.Suggested)], [.. setting.Kind.Offered.Select(k => k.Code)]);
+        setting.Id, setting.Name, setting.Group, setting.Kind.Code, [.. setting.Words.Select(w => w.Label).Concat(setting.Kind.Suggested)], [.. setting.Kind.Offers.Select(o => OfferOf(o.Kind, o.Type))]);
+
+    /// <summary>Under what the names of a kind are found that are of a type.</summary>
+    public static string OfferOf(ReferenceKind kind, CssType type) => type == kind.Type ? kind.Code : $"{kind.Code} {type.Name}";
 }
 
 /// <summary>A row of the ledger.</summary>
@@ -68,12 +71,13 @@ public sealed record WordView(string Code, string Label);
 /// <summary>A kind of thing.</summary>
 /// <param name="Code">What edits name it by.</param>
 /// <param name="IsNamed">Whether its things have names of their own.</param>
+/// <param name="ComesWith">Why none can be added by itself; null where one can.</param>
 /// <param name="Fields">What can be set of one. A scheme has one more for each role of its site.</param>
 /// <param name="Items">The records within one; null where there are none.</param>
-public sealed record KindView(string Code, string Name, bool IsNamed, IReadOnlyList<SettingView> Fields, ItemsView? Items)
+public sealed record KindView(string Code, string Name, bool IsNamed, string? ComesWith, IReadOnlyList<SettingView> Fields, ItemsView? Items)
 {
     public static KindView Of(ListedKind kind) => new(
-        kind.Code, kind.Name, kind is INamedKind, [.. kind.OwnSettings.Select(SettingView.Of)], kind.Items is { } items ? new(items.Name, items.Fewest, items.Most, [.. items.Fields.Select(f => SettingView.Of(f.Setting))]) : null);
+        kind.Code, kind.Name, kind is INamedKind, kind.ComesWith, [.. kind.OwnSettings.Select(SettingView.Of)], kind.Items is { } items ? new(items.Name, items.Fewest, items.Most, [.. items.Fields.Select(f => SettingView.Of(f.Setting))]) : null);
 }
 
 /// <param name="Name">What one is called.</param>

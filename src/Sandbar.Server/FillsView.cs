@@ -1,26 +1,47 @@
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Fills;
+using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Foundations.Shelf;
+using Sandbar.Core.Rendering;
 using Sandbar.Css.Colors;
 
 namespace Sandbar.Server;
 
 /// <summary>What fills come to, to be drawn large: in the first scheme of the site.</summary>
-public sealed record FillsView(IReadOnlyList<GradientView> Gradients, IReadOnlyList<BackgroundView> Backgrounds)
+/// <param name="Tonings">Pairs of colours that are proposed to tone pictures in.</param>
+public sealed record FillsView(IReadOnlyList<GradientView> Gradients, IReadOnlyList<BackgroundView> Backgrounds, IReadOnlyList<ToningView> Tonings)
 {
-    public static FillsView Of(Site site) => new([.. site.Fills.Gradients.Select(g => GradientView.Of(site, g))], [.. site.Fills.Backgrounds.Select(b => BackgroundView.Of(site, b))]);
+    public static FillsView Of(Site site) => new(
+        [.. site.Fills.Gradients.Select(g => GradientView.Of(site, g))], [.. site.Fills.Backgrounds.Select(b => BackgroundView.Of(site, b))],
+        [.. Toning.Pairs(site).Select(p => new ToningView(p.Shadows.Name, p.Highlights.Name, ColorText.Hex(site.Palette.Row(p.Shadows).Base), ColorText.Hex(site.Palette.Row(p.Highlights).Base)))]);
 }
 
-/// <param name="Images">As it is painted: its images, topmost first.</param>
-/// <param name="Blends">How they are blended, in the same order.</param>
-/// <param name="Layers">What each of its layers is by itself, as CSS.</param>
-public sealed record BackgroundView(string Id, string Images, string Blends, IReadOnlyList<LayerFillView> Layers)
+/// <param name="Html">As it is painted: its layers as elements over each other, the lowest first, to be blended within what holds them.</param>
+/// <param name="IsElements">Whether it is elements on the pages, too, for which only some things have room.</param>
+public sealed record BackgroundView(string Id, string Html, bool IsElements, IReadOnlyList<FillLayerView> Layers)
 {
-    public static BackgroundView Of(Site site, Background background) => new(
-        background.Id, Swatches.Of(site, background), BackgroundKind.BlendCss(site, background), [.. background.Layers.Select(l => new LayerFillView(l.Id, Swatches.Of(site, background with { Layers = [l] })))]);
+    public static BackgroundView Of(Site site, Background background) => new(background.Id, Drawn(site, background.Layers), BackgroundKind.NeedsElement(background), [.. background.Layers.Select(l => FillLayerView.Of(site, l))]);
+
+    internal static string Drawn(Site site, IEnumerable<BackgroundLayer> layers) =>
+        FillLayers.Drawn(site, site.Palette.Schemes[0], layers, StageEndpoints.AssetAddress, fill => Swatches.Of(site, fill) ?? "transparent");
 }
 
-/// <param name="Css">Its images; none where it is off.</param>
-public sealed record LayerFillView(string Id, string Css);
+/// <param name="Html">What it is by itself; nothing where it is off.</param>
+/// <param name="Picture">Id of the picture it is; null of a colour or gradient.</param>
+/// <param name="FocusX">Where its focal point lies, % of the picture from the left.</param>
+/// <param name="FocusY">% from the top.</param>
+public sealed record FillLayerView(string Id, string Html, string? Picture, decimal FocusX, decimal FocusY)
+{
+    public static FillLayerView Of(Site site, BackgroundLayer layer)
+    {
+        var (x, y) = FillLayers.FocusOf(site, layer);
+        return new(layer.Id, BackgroundView.Drawn(site, [layer]), layer.Fill is ReferenceValue { To: PictureKind.Kind } picture ? picture.Id : null, x, y);
+    }
+}
+
+/// <param name="Shadows">The darker colour, as it is typed.</param>
+/// <param name="Dark">The same as hex.</param>
+public sealed record ToningView(string Shadows, string Highlights, string Dark, string Light);
 
 /// <param name="Css">As it is painted.</param>
 /// <param name="Line">The same colours from left to right; null of a mesh.</param>

@@ -25,4 +25,4 @@ public sealed record MenuItemView(string Id, string Label, string To, string? As
 
 /// <summary>A picture of the shelf.</summary>
 /// <param name="Address">Where its bytes are.</param>
-public sealed record PictureView(string Id, string Name, string Address);
+public sealed record PictureView(string Id, string Name, string Address, int Width, int Height, string File);

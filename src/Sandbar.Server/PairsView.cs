@@ -10,9 +10,10 @@ namespace Sandbar.Server;
 /// <summary>The colours that meet on a site's pages, and what the last edit did to them.</summary>
 /// <param name="Lowest">The text that reads worst among what must be readable; null where there is none.</param>
 /// <param name="Rows">One for each pair of colours and kind of use, the worst first.</param>
+/// <param name="Unmeasured">How many blocks have text on a picture somewhere: what meets there is not among the pairs.</param>
 /// <param name="Broken">The rows that fail since the last edit, by name.</param>
 /// <param name="Mended">The rows that failed before it and no longer do.</param>
-public sealed record PairsView(long Version, PairInUseView? Lowest, IReadOnlyList<PairRowView> Rows, IReadOnlyList<string> Broken, IReadOnlyList<string> Mended)
+public sealed record PairsView(long Version, PairInUseView? Lowest, IReadOnlyList<PairRowView> Rows, int Unmeasured, IReadOnlyList<string> Broken, IReadOnlyList<string> Mended)
 {
     public static PairsView Of(Site site, Site beforeLast, long version, CancellationToken cancel)
     {
@@ -21,7 +22,7 @@ public sealed record PairsView(long Version, PairInUseView? Lowest, IReadOnlyLis
         var rows = PairRowView.All(site, pairs);
         var earlier = ReferenceEquals(site, beforeLast) ? rows : PairRowView.All(beforeLast, ContrastPairs.Of(beforeLast, cancel));
         HashSet<string> fails = [.. rows.Where(r => !r.Passes).Select(r => r.Name)], failed = [.. earlier.Where(r => !r.Passes).Select(r => r.Name)];
-        return new(version, lowest is null ? null : PairInUseView.Of(site, lowest), rows, [.. fails.Except(failed)], [.. failed.Except(fails)]);
+        return new(version, lowest is null ? null : PairInUseView.Of(site, lowest), rows, ContrastPairs.Unmeasured(site, cancel), [.. fails.Except(failed)], [.. failed.Except(fails)]);
     }
 }
 

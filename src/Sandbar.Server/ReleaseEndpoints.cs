@@ -45,7 +45,7 @@ internal static class ReleaseEndpoints
         {
             foreach (var file in files)
             {
-                var content = file.Text is { } text ? Encoding.UTF8.GetBytes(text) : (await store.AssetAsync(file.Hash!, cancel))?.Bytes;
+                var content = file.Text is { } text ? Encoding.UTF8.GetBytes(text) : await store.AssetAsync(file.Hash!, cancel) is { } asset ? file.Bytes(asset.Bytes) : null;
                 if (content is null) return TypedResults.Problem($"The file {file.Path} is missing from the shelf.", statusCode: StatusCodes.Status500InternalServerError);
                 var entry = zip.CreateEntry(file.Path);
                 entry.LastWriteTime = FileDate;

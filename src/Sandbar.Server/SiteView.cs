@@ -13,7 +13,7 @@ namespace Sandbar.Server;
 
 /// <summary>A site as its windows show it: everything computed by the core.</summary>
 /// <param name="Things">The things of the foundations, by the code of their kind.</param>
-/// <param name="Names">What can be named in values, by the code of the kind.</param>
+/// <param name="Names">What can be named in values, by what they are offered under.</param>
 /// <param name="Colors">What colours come to; they are listed in <paramref name="Things"/>, too.</param>
 public sealed record SiteView(
     string Slug,
@@ -50,7 +50,7 @@ public sealed record SiteView(
             site.Name,
             head.Stored.Version,
             ThingView.All(site),
-            Kinds.All.ToDictionary(k => k.Code, k => (IReadOnlyList<string>)[.. k.Names(site)], StringComparer.Ordinal),
+            Kinds.All.SelectMany(k => k.Types.Select(t => (Kind: k, Type: t))).ToDictionary(o => SettingView.OfferOf(o.Kind, o.Type), o => (IReadOnlyList<string>)[.. o.Kind.Names(site, o.Type)], StringComparer.Ordinal),
             [.. site.Palette.Colors.Select(c => ColorView.Of(site, c))],
             [.. site.Palette.Schemes.Select(s => SchemeView.Of(site, s))],
             TypeView.Of(site, head.Sheet),
@@ -61,7 +61,7 @@ public sealed record SiteView(
             [.. site.Menus.Select(m => MenuView.Of(site, m))],
             [.. site.Posts.OrderByDescending(p => p.Date, StringComparer.Ordinal).Select(PostView.Of)],
             [.. site.Categories.Select(c => CategoryView.Of(site, c))],
-            [.. site.Shelf.Where(i => i.Width > 0).Select(i => new PictureView(i.Id, i.Name, StageEndpoints.AssetAddress(i)))],
+            [.. site.Shelf.Where(i => i.Width > 0).Select(i => new PictureView(i.Id, i.Name, StageEndpoints.AssetAddress(i), i.Width, i.Height, i.File))],
             [.. site.Looks.Select(look => LookView.Of(site, look, wearers.GetValueOrDefault(look.Id), own[look.Id]))],
             [.. Blocks.CountByPart(site).Select(c => new PartUseView(c.Key, c.Value.Blocks, c.Value.Pages))],
             [.. site.Pages.Select(p => PageView.Of(site, p))],

@@ -24,6 +24,16 @@ internal static class StageEndpoints
             return TypedResults.Content(found is null ? Specimen.Write(site, around) : PageWriter.Write(site, found, around), "text/html; charset=utf-8");
         }).ExcludeFromDescription();
 
+        // Where sheets look for pictures, seen from the pages: the file may be another one the next moment.
+        app.MapGet("/stage/{slug}/pictures/{file}", async Task<Results<FileContentHttpResult, NotFound>> (string slug, string file, OpenSites sites, SiteStore store, HttpResponse response, CancellationToken cancel) =>
+        {
+            if (await sites.FindAsync(slug, cancel) is not { } head || head.Stored.Site.Shelf.FirstOrDefault(i => i.File == $"pictures/{file}") is not { } item) return TypedResults.NotFound();
+            if (await store.AssetAsync(item.Hash, cancel) is not { } asset) return TypedResults.NotFound();
+            response.Headers.ContentSecurityPolicy = Guard.AssetPolicy;
+            response.Headers.CacheControl = "no-cache";
+            return TypedResults.File(asset.Bytes, asset.MediaType, entityTag: new($"\"{item.Hash}\""));
+        }).ExcludeFromDescription();
+
         app.MapGet("/assets/{hash}", async Task<Results<FileContentHttpResult, NotFound>> (string hash, SiteStore store, HttpResponse response, CancellationToken cancel) =>
         {
             // A family that no site has taken yet can be looked at too.

@@ -1,6 +1,7 @@
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Foundations.Shelf;
 using Sandbar.Core.Values;
 using Sandbar.Css.Colors;
 
@@ -24,6 +25,7 @@ internal static class Swatches
     private static string Image(Site site, Value fill, decimal opacity)
     {
         string Faded(Value color) => ShadowLayerForm.Faded(Of(site, color) ?? "transparent", NumberForm.Css(opacity, "%"));
+        if (fill is ReferenceValue { To: PictureKind.Kind } picture) return $"url(\"{StageEndpoints.AssetAddress(site.Shelf.Get(picture.Id))}\")";
         return fill is ReferenceValue { To: GradientKind.Kind } gradient ? GradientKind.Css(new(site), site.Fills.Gradients.Get(gradient.Id), Faded) : BackgroundKind.Flat(Faded(fill));
     }
 }

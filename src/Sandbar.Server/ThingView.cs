@@ -34,6 +34,6 @@ public sealed record ThingView(
 
     private static FieldValueView FieldOf(Site site, ListedKind kind, IListed thing, IListed holder, Field field) => new(
         field.Id, field.Setting.Write(site, field.Get(holder)),
-        ReferenceEquals(thing, holder) ? kind.Note(site, thing, field) : "",
+        ReferenceEquals(thing, holder) ? kind.Note(site, thing, field) : kind.ItemNote(site, holder, field),
         ReferenceEquals(thing, holder) && kind.Suggested(site, thing, field) is { } names ? [.. names] : null);
 }

@@ -14,6 +14,9 @@ internal static class Demo
     /// <summary>The site, with one of every kind.</summary>
     public static Site Site { get; } = Sample.Site.After(new AddThing(EasingKind.Kind, "soft", "soft"));
 
+    /// <summary>The site with no block that wears a background of its own.</summary>
+    public static Site WithoutOwnFills { get; } = Site.After(new DropOwn("workshops-head", "background")).After(new DropOwn("membership-prices", "background"));
+
     /// <summary>The site after an edit that must succeed.</summary>
     public static Site After(this Site site, Edit edit)
     {

@@ -612,6 +612,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{slug}/pictures/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["replacePicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{slug}/past": {
         parameters: {
             query?: never;
@@ -705,9 +721,9 @@ export interface components {
         };
         BackgroundView: {
             id: string;
-            images: string;
-            blends: string;
-            layers: components["schemas"]["LayerFillView"][];
+            html: string;
+            isElements: boolean;
+            layers: components["schemas"]["FillLayerView"][];
         };
         BlockChange: {
             page: string;
@@ -909,7 +925,7 @@ export interface components {
             shadows: components["schemas"]["ShadowView"][];
             easings: components["schemas"]["EasingView"][];
         };
-        Edit: components["schemas"]["EditAddArrangement"] | components["schemas"]["EditAddBlock"] | components["schemas"]["EditAddCategory"] | components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddPage"] | components["schemas"]["EditAddPicture"] | components["schemas"]["EditAddPost"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditChangePart"] | components["schemas"]["EditCopyOwn"] | components["schemas"]["EditCutLoose"] | components["schemas"]["EditDropAside"] | components["schemas"]["EditDropOwn"] | components["schemas"]["EditDropOwnEverywhere"] | components["schemas"]["EditDuplicateBlock"] | components["schemas"]["EditJoinContent"] | components["schemas"]["EditLinesToList"] | components["schemas"]["EditListToLines"] | components["schemas"]["EditMoveBlocks"] | components["schemas"]["EditMoveCategory"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMovePage"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditOwnToLook"] | components["schemas"]["EditPasteContent"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditPromoteOwn"] | components["schemas"]["EditPutBlockBack"] | components["schemas"]["EditPutPageBack"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRecolorGradient"] | components["schemas"]["EditRemoveBlock"] | components["schemas"]["EditRemoveCategory"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemovePage"] | components["schemas"]["EditRemovePost"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditReverseGradient"] | components["schemas"]["EditSetBlock"] | components["schemas"]["EditSetBlockAside"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCategory"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetOwn"] | components["schemas"]["EditSetPage"] | components["schemas"]["EditSetPageAside"] | components["schemas"]["EditSetPost"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditShareBlock"] | components["schemas"]["EditSplitContent"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnGradient"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditUnwrapBlock"] | components["schemas"]["EditWrapBlocks"] | components["schemas"]["EditWriteContent"];
+        Edit: components["schemas"]["EditAddArrangement"] | components["schemas"]["EditAddBlock"] | components["schemas"]["EditAddCategory"] | components["schemas"]["EditAddColors"] | components["schemas"]["EditAddFontFile"] | components["schemas"]["EditAddMenuItem"] | components["schemas"]["EditAddPage"] | components["schemas"]["EditAddPicture"] | components["schemas"]["EditAddPost"] | components["schemas"]["EditAddThing"] | components["schemas"]["EditBackToGood"] | components["schemas"]["EditBringBack"] | components["schemas"]["EditChangePart"] | components["schemas"]["EditCopyOwn"] | components["schemas"]["EditCutLoose"] | components["schemas"]["EditDropAside"] | components["schemas"]["EditDropOwn"] | components["schemas"]["EditDropOwnEverywhere"] | components["schemas"]["EditDuplicateBlock"] | components["schemas"]["EditJoinContent"] | components["schemas"]["EditLinesToList"] | components["schemas"]["EditListToLines"] | components["schemas"]["EditMoveBlocks"] | components["schemas"]["EditMoveCategory"] | components["schemas"]["EditMoveMenuItem"] | components["schemas"]["EditMovePage"] | components["schemas"]["EditMoveThing"] | components["schemas"]["EditOwnToLook"] | components["schemas"]["EditPasteContent"] | components["schemas"]["EditPlaceColor"] | components["schemas"]["EditPromoteOwn"] | components["schemas"]["EditPutBlockBack"] | components["schemas"]["EditPutPageBack"] | components["schemas"]["EditRaiseShadow"] | components["schemas"]["EditRecolorGradient"] | components["schemas"]["EditRemoveBlock"] | components["schemas"]["EditRemoveCategory"] | components["schemas"]["EditRemoveFontFile"] | components["schemas"]["EditRemoveMenuItem"] | components["schemas"]["EditRemovePage"] | components["schemas"]["EditRemovePost"] | components["schemas"]["EditRemoveThing"] | components["schemas"]["EditRenameSite"] | components["schemas"]["EditRenameThing"] | components["schemas"]["EditReplacePicture"] | components["schemas"]["EditReverseGradient"] | components["schemas"]["EditSetBlock"] | components["schemas"]["EditSetBlockAside"] | components["schemas"]["EditSetBlockLook"] | components["schemas"]["EditSetBlockScheme"] | components["schemas"]["EditSetCategory"] | components["schemas"]["EditSetCell"] | components["schemas"]["EditSetColorFigure"] | components["schemas"]["EditSetColorStep"] | components["schemas"]["EditSetContent"] | components["schemas"]["EditSetMenuItem"] | components["schemas"]["EditSetOverrides"] | components["schemas"]["EditSetOwn"] | components["schemas"]["EditSetPage"] | components["schemas"]["EditSetPageAside"] | components["schemas"]["EditSetPost"] | components["schemas"]["EditSetThing"] | components["schemas"]["EditShareBlock"] | components["schemas"]["EditSplitContent"] | components["schemas"]["EditTakeBack"] | components["schemas"]["EditTakeLooks"] | components["schemas"]["EditTogether"] | components["schemas"]["EditTurnGradient"] | components["schemas"]["EditTurnScheme"] | components["schemas"]["EditUnwrapBlock"] | components["schemas"]["EditWrapBlocks"] | components["schemas"]["EditWriteContent"];
         EditAddArrangement: {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -1364,6 +1380,21 @@ export interface components {
             id: string;
             name: string;
         };
+        EditReplacePicture: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "replacePicture";
+            item: string;
+            name: string;
+            mediaType: string;
+            hash: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+        };
         EditRequest: {
             /** Format: int64 */
             version: number;
@@ -1677,9 +1708,19 @@ export interface components {
             /** Format: int32 */
             stylesheetBytes: number;
         };
+        FillLayerView: {
+            id: string;
+            html: string;
+            picture: null | string;
+            /** Format: double */
+            focusX: number;
+            /** Format: double */
+            focusY: number;
+        };
         FillsView: {
             gradients: components["schemas"]["GradientView"][];
             backgrounds: components["schemas"]["BackgroundView"][];
+            tonings: components["schemas"]["ToningView"][];
         };
         FontFileView: {
             item: string;
@@ -1775,12 +1816,9 @@ export interface components {
             code: string;
             name: string;
             isNamed: boolean;
+            comesWith: null | string;
             fields: components["schemas"]["SettingView"][];
             items: null | components["schemas"]["ItemsView"];
-        };
-        LayerFillView: {
-            id: string;
-            css: string;
         };
         LayerView: {
             id: string;
@@ -2023,6 +2061,8 @@ export interface components {
             version: number;
             lowest: null | components["schemas"]["PairInUseView"];
             rows: components["schemas"]["PairRowView"][];
+            /** Format: int32 */
+            unmeasured: number;
             broken: string[];
             mended: string[];
         };
@@ -2067,6 +2107,11 @@ export interface components {
             id: string;
             name: string;
             address: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            file: string;
         };
         Piece: {
             part: string;
@@ -2398,6 +2443,12 @@ export interface components {
             uses: string[];
             stays: null | string;
         };
+        ToningView: {
+            shadows: string;
+            highlights: string;
+            dark: string;
+            light: string;
+        };
         TrialAnswer: {
             /** Format: int64 */
             version: number;
@@ -2450,7 +2501,7 @@ export interface components {
             text: string;
         };
         /** @enum {unknown} */
-        UseKind: "thing" | "cell" | "block" | "page" | "overrides";
+        UseKind: "thing" | "cell" | "block" | "page" | "overrides" | "post";
         UseView: {
             words: string;
             step: string;
@@ -3740,6 +3791,57 @@ export interface operations {
             header?: never;
             path: {
                 slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EditAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    replacePicture: {
+        parameters: {
+            query: {
+                name: string;
+                version: number;
+                window: string;
+                openedAt: number;
+                gesture: string;
+            };
+            header?: never;
+            path: {
+                slug: string;
+                item: string;
             };
             cookie?: never;
         };

@@ -50,6 +50,8 @@ export interface Editing {
   addFont: (file: File, family: string | null, replaces: string | null) => Promise<{ wrong: string } | { family: string }>;
   /** Puts a picture on the shelf and shows it; resolves to what is wrong with it, or null. */
   addPicture: (file: File, spot: PictureSpot | PostSpot | null, making?: Pick<Making, 'saidAtItsPlace'>) => Promise<string | null>;
+  /** Gives a picture of the shelf another file; resolves to what is wrong with it, or null. */
+  replacePicture: (file: File, picture: string) => Promise<string | null>;
   /** Goes back to a snapshot as one edit. */
   bringBack: (snapshot: string) => Promise<string | null>;
   /** Tells the designer what could not be done. */
@@ -230,6 +232,7 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
       },
       addPicture: async (file, spot, { saidAtItsPlace } = {}) =>
         told(await inTurn((version) => requests.addPicture(version, file, spot)), saidAtItsPlace),
+      replacePicture: async (file, picture) => told(await inTurn((version) => requests.replacePicture(version, file, picture)), true),
       bringBack: async (snapshot) => told(await inTurn((version) => requests.bringBack(version, snapshot))),
       typed: typing.kept,
       type: (place, typed) => {

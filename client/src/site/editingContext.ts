@@ -23,6 +23,7 @@ export function useActions(): Pick<
   | 'bringBack'
   | 'addFont'
   | 'addPicture'
+  | 'replacePicture'
   | 'tell'
   | 'forgetTrouble'
   | 'showBefore'

@@ -63,6 +63,14 @@ export function requestsOf(slug: string, openedAt?: number) {
           headers: { 'Content-Type': 'application/octet-stream' },
         }),
       ),
+    replacePicture: (version: number, file: File, item: string) =>
+      answered(
+        api.POST('/api/sites/{slug}/pictures/{item}', {
+          params: { path: { ...path, item }, query: { ...from(version, newGesture()), name: file.name } },
+          ...bytesOf(file),
+          headers: { 'Content-Type': 'application/octet-stream' },
+        }),
+      ),
     earlierSheet: (since: 'edit' | 'name') => answered(api.GET('/api/sites/{slug}/sheet', { params: { path, query: { before: since } } })),
   };
 }

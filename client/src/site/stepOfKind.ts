@@ -23,6 +23,8 @@ export function stepOfKind(kind: string, id: string): { step: string; change: Re
       return { step: 'fills', change: { view: 'gradients', gradient: id } };
     case 'background':
       return { step: 'fills', change: { view: 'backgrounds', background: id } };
+    case 'picture':
+      return { step: 'fills', change: { view: 'pictures', picture: id } };
     case 'duration':
       return { step: 'edges', change: { view: 'durations', duration: id } };
     case 'easing':

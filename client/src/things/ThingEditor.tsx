@@ -119,9 +119,11 @@ export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children
 
       <div className="acts">
         {kind.isNamed && <TextField label="Name" value={name} edit={(next) => ({ kind: 'renameThing', of: kind.code, id, name: next })} />}
-        <Button size="small" onClick={() => void copy()}>
-          Add one like it
-        </Button>
+        {kind.comesWith === null && (
+          <Button size="small" onClick={() => void copy()}>
+            Add one like it
+          </Button>
+        )}
         <UsesMenu kind={kind.code} thing={thing} />
         <RemoveThing thing={thing} others={others} onRemove={(by) => void remove(by)} />
         <span>

@@ -32,19 +32,21 @@ interface Props {
   group?: (thing: ThingView) => string;
   /** Whether what is drawn shows the items, too. */
   drawsItems?: boolean;
+  /** What adds one of a kind that comes with something else, such as a file. */
+  adds?: ReactNode;
 }
 
 /** What is said of a thing that is in no group. */
 const NO_GROUP = 'no group';
 
 /** The things of a kind, and below them the editor of the chosen one: made from what the catalogue says of the kind. */
-export function ThingsPanel({ kind: code, row: inRow, drawn, above, group, drawsItems = false }: Props) {
+export function ThingsPanel({ kind: code, row: inRow, drawn, above, group, drawsItems = false, adds }: Props) {
   const kind = useEditing((e) => kindOf(e.catalogue, code));
   const things = useEditing((e) => thingsOf(e.site, code));
   const [params] = useSearchParams();
   const setAddress = useSetAddress();
   const choose = (id: string) => setAddress({ [code]: id });
-  const adding = params.get(code) === NEW;
+  const adding = kind?.comesWith === null && params.get(code) === NEW;
   const chosen = adding ? undefined : (things.find((t) => t.id === params.get(code)) ?? things[0]);
   const row = useRef<HTMLButtonElement>(null);
   const chosenId = chosen?.id;
@@ -109,11 +111,15 @@ export function ThingsPanel({ kind: code, row: inRow, drawn, above, group, draws
           </Fragment>
         ))}
       </div>
-      <div className="below-rows">
-        <Button size="small" onClick={() => choose(NEW)} disabled={adding}>
-          Add {withArticle(kind.name)}
-        </Button>
-      </div>
+      {kind.comesWith === null ? (
+        <div className="below-rows">
+          <Button size="small" onClick={() => choose(NEW)} disabled={adding}>
+            Add {withArticle(kind.name)}
+          </Button>
+        </div>
+      ) : (
+        <div className="below-rows">{adds}</div>
+      )}
       <BelowList
         kind={kind}
         chosen={chosen}

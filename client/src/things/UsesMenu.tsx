@@ -70,6 +70,8 @@ function placeOf(use: Use): ReturnType<typeof stepOfKind> {
       return { step: 'parts', change: { page: use.page ?? '', span: 'one', selected: use.id ?? '' } };
     case 'page':
       return { step: 'parts', change: { page: use.page ?? '', span: 'one' } };
+    case 'post':
+      return { step: 'pages', change: { view: 'posts', post: use.id ?? '' } };
     case 'overrides':
       return { step: 'overrides', change: {} };
   }

@@ -70,13 +70,13 @@ internal static class BuildVerb
     private static async Task<int> WriteAsync(Site site, Func<ShelfItem, Task<byte[]?>> asset, string folder, CancellationToken cancel)
     {
         var files = new List<(string Path, byte[] Bytes)>();
-        var shelf = site.Shelf.ToDictionary(i => i.File, StringComparer.Ordinal);
+        var shelf = site.Shelf.DistinctBy(i => i.Hash).ToDictionary(i => i.Hash, StringComparer.Ordinal);
         foreach (var file in SiteRelease.Files(site))
         {
-            var bytes = file.Text is { } text ? System.Text.Encoding.UTF8.GetBytes(text) : await asset(shelf[file.Path]);
+            var bytes = file.Text is { } text ? System.Text.Encoding.UTF8.GetBytes(text) : await asset(shelf[file.Hash!]);
             if (bytes is null) throw new FormatException($"{file.Path} is missing: its bytes are not beside the site file.");
             if (file.Hash is { } hash && Convert.ToHexStringLower(SHA256.HashData(bytes)) != hash) throw new FormatException($"{file.Path} is not the file the site was saved with: its bytes have changed.");
-            files.Add((Path.Combine(folder, file.Path), bytes));
+            files.Add((Path.Combine(folder, file.Path), file.Hash is null ? bytes : file.Bytes(bytes)));
         }
         foreach (var (path, bytes) in files)
         {

@@ -41,6 +41,7 @@ public static class Arrangements
             Columns("halves", Group(Text("eyebrow"), Heading(1), Text("lead"), Row(Button("filled"), Button("outlined"))), new("picture", "standard")))),
         new("text-and-picture", "Text beside picture", "a heading and text beside a picture with its caption", Section("standard",
             Columns("halves", Group(Heading(2), Text("standard"), Button("outlined")), new("figure", "standard")))),
+        new("split", "Split", "a picture from edge to edge beside a heading and text", new("split", "standard", Heading(2), Text("standard"), Button("outlined"))),
         new("cards", "Row of cards", "a heading over three cards", Section("standard", Heading(2), Cards(Card(), Card(), Card()))),
         new("prices", "Prices", "three offers, the middle one put forward", Section("raised",
             Heading(2), Text("lead"), Cards(Card(new Planned("list", "standard"), Button("outlined")), new("card", "featured", new("list", "standard"), Button("filled")), Card(new Planned("list", "standard"), Button("outlined"))))),

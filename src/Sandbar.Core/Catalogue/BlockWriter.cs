@@ -30,6 +30,12 @@ public abstract class BlockWriter
     /// <summary>The picture of a slot; nothing where there is none.</summary>
     public abstract void Picture(string slot, string altSlot, string? cssClass);
 
+    /// <summary>The picture of a slot that fills its place.</summary>
+    public abstract void CoveringPicture(string slot, string altSlot);
+
+    /// <summary>Backgrounds of a piece that are elements; those of the part itself come by themselves.</summary>
+    public abstract void Fills(string piece);
+
     /// <summary>The links of a menu, the present page marked.</summary>
     public abstract void MenuList(string slot, string labelSlot);
 

@@ -145,6 +145,12 @@ public sealed record Part
     /// <summary>Whether it stands on a page itself, and in nothing else.</summary>
     public bool IsOutermost { get; init; }
 
+    /// <summary>Whether its picture fills its place, whatever that is, so that what is to be seen of it is kept in sight.</summary>
+    public bool HasCoveringPicture { get; init; }
+
+    /// <summary>Whether it has room for layers behind what it holds.</summary>
+    public bool HoldsFill => Properties.Any(p => p.IsGround);
+
     /// <summary>What follows the hook where blocks stand one below another (<see cref="Stacks"/>); null where none do.</summary>
     public string? Stack { get; init; }
 

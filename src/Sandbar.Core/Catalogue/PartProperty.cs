@@ -14,6 +14,9 @@ public sealed record PartProperty : Setting
     /// <summary>Whether it is for the part itself where the others are for the pieces inside (<see cref="Part.Inner"/>).</summary>
     public bool OnPart { get; init; }
 
+    /// <summary>Whether it is what lies behind all that the part or its piece holds, layers with pictures among it.</summary>
+    public bool IsGround => Kind.Types.Contains(CssType.Layers);
+
     /// <summary>What a visitor and their screen must have for it.</summary>
     public Needs Needs { get; init; }
 

@@ -7,12 +7,15 @@ public static class Properties
 {
     private const string Fill = "Fill and text", Edge = "Edges", Space = "Space and size", Arrangement = "Arrangement", Motion = "Motion";
 
-    private static readonly ValueKind Colors = new ColorValues(), Fills = new ColorValues(fills: true), Line = new LineValues(), Changes = new ChangeValues(), Lines = new LineValues(sides: true), OwnWords = new WordValues();
+    private static readonly ValueKind Colors = new ColorValues(), Fills = new ColorValues(CssType.Image, CssType.Background), Line = new LineValues(), Changes = new ChangeValues(), Lines = new LineValues(sides: true), OwnWords = new WordValues();
 
     public static readonly PartProperty Background = new()
     {
         Id = "background", Name = "Background", Group = Fill, Kind = Fills, CssName = "background", Words = [new("none", "none")],
     };
+
+    /// <summary>The same of what has room for pictures behind what it holds.</summary>
+    public static readonly PartProperty Ground = Background with { Kind = ColorValues.Grounds };
 
     public static readonly PartProperty TextColor = new() { Id = "text-color", Name = "Text colour", Group = Fill, Kind = Colors, CssName = "color" };
 

@@ -26,7 +26,7 @@ internal static class FoundationCheck
         foreach (var thing in things)
         {
             var path = $"{kind.Path}/{thing.Id}";
-            if (thing is Named named && ThingCheck.NameProblem(site, kind, named) is { } wrong) yield return wrong with { Path = path + wrong.Path };
+            if (thing is INamed named && ThingCheck.NameProblem(site, kind, named) is { } wrong) yield return wrong with { Path = path + wrong.Path };
             foreach (var problem in ThingCheck.Problems(site, kind, thing)) yield return problem with { Path = path + problem.Path };
         }
         foreach (var same in things.OfType<Named>().GroupBy(t => t.CssName, StringComparer.OrdinalIgnoreCase).Where(g => g.Count() > 1))

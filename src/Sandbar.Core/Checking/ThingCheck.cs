@@ -25,6 +25,6 @@ public static class ThingCheck
     }
 
     /// <summary>What is wrong with the name of a thing; null where nothing is.</summary>
-    public static Problem? NameProblem(Site site, ListedKind kind, Named thing, string path = "/name") =>
-        Naming.Check(site, kind, thing.Id, thing.Name, path) ?? (Names.IsSlug(thing.CssName) ? null : new("/cssName", "A CSS name is lower-case letters, digits and hyphens."));
+    public static Problem? NameProblem(Site site, ListedKind kind, INamed thing, string path = "/name") =>
+        Naming.Check(site, kind, thing.Id, thing.Name, path) ?? (thing is not Named { CssName: var cssName } || Names.IsSlug(cssName) ? null : new("/cssName", "A CSS name is lower-case letters, digits and hyphens."));
 }

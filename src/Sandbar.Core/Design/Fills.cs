@@ -14,9 +14,12 @@ public sealed record Background(string Id, string Name, string CssName, Immutabl
 {
     /// <summary>The heading it is listed under.</summary>
     public Value Group { get; init; } = new WordValue(BaseColor.NoGroup);
+
+    /// <summary>How far what lies behind the box is blurred where it shows through, px.</summary>
+    public Value Blur { get; init; } = new NumberValue(0, "px");
 }
 
-/// <param name="Fill">A colour or a gradient.</param>
+/// <param name="Fill">A colour, a gradient or a picture; of the rest a picture reads what it has.</param>
 public sealed record BackgroundLayer(string Id, Value Fill) : IListed
 {
     /// <summary>How much of it is seen, %.</summary>
@@ -27,6 +30,36 @@ public sealed record BackgroundLayer(string Id, Value Fill) : IListed
 
     /// <summary>Whether it is painted.</summary>
     public Value Shown { get; init; } = new WordValue("on");
+
+    /// <summary>Whether a picture covers the box, is wholly in it, or has its own size.</summary>
+    public Value Fit { get; init; } = new WordValue("cover");
+
+    /// <summary>How one of its own size goes on beside itself.</summary>
+    public Value Repeat { get; init; } = new WordValue("both");
+
+    /// <summary>The point kept in sight, % from the left of the picture; or where the picture itself has it.</summary>
+    public Value FocusX { get; init; } = new WordValue(AsPicture);
+
+    /// <summary>% from the top.</summary>
+    public Value FocusY { get; init; } = new WordValue(AsPicture);
+
+    /// <summary>What it does while the page scrolls.</summary>
+    public Value Attachment { get; init; } = new WordValue("scrolls");
+
+    /// <summary>By how much slower than the page one moves that moves slower, %: 100 would stand still.</summary>
+    public Value Slower { get; init; } = new NumberValue(30, "%");
+
+    /// <summary>Whether its lightness runs between two colours.</summary>
+    public Value Toning { get; init; } = new WordValue("none");
+
+    /// <summary>The colour its darkest parts come to.</summary>
+    public Value Shadows { get; init; } = new ReferenceValue("role", "text");
+
+    /// <summary>The colour its lightest parts come to.</summary>
+    public Value Highlights { get; init; } = new ReferenceValue("role", "ground");
+
+    /// <summary>Stands where the picture's own focal point counts.</summary>
+    public const string AsPicture = "picture";
 }
 
 /// <summary>A gradient. Of the geometry each kind reads what it has.</summary>

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 
 namespace Sandbar.Core.Design;
 
@@ -12,8 +13,14 @@ public interface IListed : INode
 }
 
 /// <summary>Something with a name of its own among its kind.</summary>
+public interface INamed : IListed
+{
+    string Name { get; }
+}
+
+/// <summary>Something whose name is part of the stylesheet.</summary>
 /// <param name="CssName">The name as CSS has it: a slug, part of custom properties and classes.</param>
-public abstract record Named(string Id, string Name, string CssName) : IListed;
+public abstract record Named(string Id, string Name, string CssName) : INamed;
 
 /// <summary>The whole of a site, immutable. Unchanged branches are shared between versions.</summary>
 /// <param name="Format">The form of the document; see <see cref="CurrentFormat"/>.</param>
@@ -57,7 +64,21 @@ public sealed record Look(string Id, string Name, string CssName, string Part, I
 /// <param name="File">File name in the release, unique.</param>
 /// <param name="Hash">SHA-256 of the bytes, lower-case hex.</param>
 /// <param name="Width">Pixels of a picture; 0 for a font.</param>
-public sealed record ShelfItem(string Id, string Name, string File, string MediaType, string Hash, int Width, int Height) : IListed;
+public sealed record ShelfItem(string Id, string Name, string File, string MediaType, string Hash, int Width, int Height) : INamed
+{
+    /// <summary>What a picture shows, in words, for those who do not see it; none where it only adorns.</summary>
+    public Value Alt { get; init; } = new WordValue("");
+
+    /// <summary>Where in a picture lies what is to be seen, % from the left.</summary>
+    public Value FocusX { get; init; } = new NumberValue(50, "%");
+
+    /// <summary>% from the top.</summary>
+    public Value FocusY { get; init; } = new NumberValue(50, "%");
+
+    /// <summary>Whether it is a picture.</summary>
+    [JsonIgnore]
+    public bool IsPicture => Width > 0;
+}
 
 /// <summary>CSS the designer wrote.</summary>
 /// <param name="Site">The sheet for the whole site.</param>

@@ -21,7 +21,7 @@ public sealed record AddPicture(string Item, string Name, string MediaType, stri
         {
             if (Names.CheckId(Item, site.Shelf.Find(Item) is not null, "/item") is { } badId) return badId;
             if (Width <= 0 || Height <= 0) return new Problem("/width", "A picture has a width and a height.");
-            item = new(Item, FreeName(site), FreeFile(site), MediaType, Hash, Width, Height);
+            item = new(Item, FreeName(site), PictureFiles.Free(site, Name, MediaType), MediaType, Hash, Width, Height);
             site = site with { Shelf = site.Shelf.Add(item) };
             if (ShelfCheck.Problems(site).FirstOrDefault() is { } problem) return problem;
         }
@@ -43,11 +43,34 @@ public sealed record AddPicture(string Item, string Name, string MediaType, stri
         for (var n = 2; taken.Contains(free); n++) free = $"{Said} {n}";
         return free;
     }
+}
 
-    private string FreeFile(Site site)
+/// <summary>Gives a picture of the shelf another file: it is another picture wherever it is shown, with the same name, words and focal point.</summary>
+/// <param name="Item">Its id on the shelf.</param>
+/// <param name="Name">Of the new file.</param>
+/// <param name="Hash">Of its bytes, which are kept before.</param>
+public sealed record ReplacePicture(string Item, string Name, string MediaType, string Hash, int Width, int Height) : Edit
+{
+    protected override Outcome Change(Site site)
     {
-        var ending = ShelfCheck.EndingOf(MediaType);
-        var slug = Names.FreeSlug(Path.GetFileNameWithoutExtension(Name), site.Shelf.Where(i => i.File.EndsWith(ending, StringComparison.Ordinal)).Select(i => Path.GetFileNameWithoutExtension(i.File)));
+        if (site.Shelf.Find(Item) is not { IsPicture: true } item) return new Problem("/item", "This picture is no longer on the shelf.");
+        if (Width <= 0 || Height <= 0) return new Problem("/width", "A picture has a width and a height.");
+        // Under a name of its own: no visitor is shown the old one in its place.
+        site = site with { Shelf = site.Shelf.Put(item with { File = PictureFiles.Free(site, Name, MediaType), MediaType = MediaType, Hash = Hash, Width = Width, Height = Height }) };
+        return ShelfCheck.Problems(site).FirstOrDefault() is { } problem ? problem : site;
+    }
+
+    public override string Describe(Site site) => $"Picture {site.Shelf.Find(Item)?.Name} replaced by {Names.Cut(Path.GetFileName(Name))}";
+}
+
+/// <summary>Names of files in a release.</summary>
+file static class PictureFiles
+{
+    /// <summary>The name of a file as it was given, as far as it can be one, and nobody else's.</summary>
+    public static string Free(Site site, string name, string mediaType)
+    {
+        var ending = ShelfCheck.EndingOf(mediaType);
+        var slug = Names.FreeSlug(Path.GetFileNameWithoutExtension(name), site.Shelf.Where(i => i.File.EndsWith(ending, StringComparison.Ordinal)).Select(i => Path.GetFileNameWithoutExtension(i.File)));
         return $"pictures/{slug}{ending}";
     }
 }

@@ -19,12 +19,13 @@ public sealed record AddThing(string Of, string Id, string? Name = null, string?
     {
         if (ThingPlace.Find(site, Of, In) is not { } place) return ThingPlace.Gone;
         if (place.IsFixed) return new Problem("/of", $"There is no more than one {place.Called} of each sort.");
+        if (!place.IsItems && place.Kind.ComesWith is { } comes) return new Problem("/of", comes);
         var all = place.All;
         if (Names.CheckId(Id, all.Any(t => t.Id == Id), "/id") is { } badId) return badId;
         var like = Like is null ? null : all.FirstOrDefault(t => t.Id == Like);
         if (Like is not null && like is null) return new Problem("/like", $"This {place.Called} is no longer there.");
         var thing = like is null ? place.New(Id) : place.Copy(like, Id);
-        if (thing is Named named)
+        if (thing is INamed named)
         {
             if (Naming.Check(site, place.Kind, Id, Name ?? "") is { } badName) return badName;
             thing = ((INamedKind)place.Kind).Called(site, named, Name!);
@@ -72,7 +73,7 @@ public sealed record RenameThing(string Of, string Id, string Name) : Edit
     protected override Outcome Change(Site site)
     {
         if (ThingPlace.Find(site, Of, null) is not { } place || place.Find(Id) is not { } thing) return ThingPlace.Gone;
-        if (thing is not Named named) return new Problem("/of", $"The name of {Sentence.A(place.Called)} is its place.");
+        if (thing is not INamed named) return new Problem("/of", $"The name of {Sentence.A(place.Called)} is its place.");
         if (Naming.Check(site, place.Kind, Id, Name) is { } bad) return bad;
         return place.Settled(place.With(place.All.Replace(thing, ((INamedKind)place.Kind).Called(site, named, Name))), Id, _ => "/name");
     }

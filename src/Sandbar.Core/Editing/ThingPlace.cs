@@ -87,7 +87,7 @@ internal sealed class ThingPlace
         changed = OverrideTokens.Renamed(changed, before, after);
         var whole = owner?.Id ?? id;
         if (whole is null || Kind.Find(changed, whole) is not { } found) return changed;
-        if (found is Named named && Kind.Find(site, whole) is var was && (was as Named)?.Name != named.Name && ThingCheck.NameProblem(changed, Kind, named) is { } badName)
+        if (found is INamed named && Kind.Find(site, whole) is var was && (was as INamed)?.Name != named.Name && ThingCheck.NameProblem(changed, Kind, named) is { } badName)
             return badName with { Path = path("name") };
         return ThingCheck.Problems(changed, Kind, found).FirstOrDefault() is { } problem ? problem with { Path = path(problem.Path.TrimStart('/')) } : changed;
     }

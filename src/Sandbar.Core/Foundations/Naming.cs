@@ -21,11 +21,11 @@ public static class Naming
         var wanted = name.Trim();
         foreach (var other in Neighbours(kind))
         {
-            if (other is ListedKind listed && listed.Things(site).FirstOrDefault(t => (other != kind || t.Id != id) && Same(listed.NameOf(site, t), wanted)) is not null)
+            if (other is ListedKind listed && listed.Things(site).FirstOrDefault(t => (other != kind || t.Id != id) && Same(listed.Typed(listed.NameOf(site, t)), kind.Typed(wanted))) is not null)
                 return new(path, other == kind ? $"{Quoted.Text(wanted)} is taken. Choose another name." : $"{Quoted.Text(wanted)} is the name of {Sentence.A(other.Name)}, and either may be meant. Choose another name.");
         }
         if (Neighbours(kind).Any(k => k.HasSteps) && StepText.EndsLikeStep(wanted)) return new(path, $"{Quoted.Text(wanted)} reads like a step of another {kind.Name}. Choose another name.");
-        if (IsReserved(site, kind, wanted)) return new(path, $"{Quoted.Text(wanted)} means something of its own where {Sentence.A(kind.Name)} can be typed. Choose another name.");
+        if (IsReserved(site, kind, kind.Typed(wanted))) return new(path, $"{Quoted.Text(wanted)} means something of its own where {Sentence.A(kind.Name)} can be typed. Choose another name.");
         return null;
     }
 

@@ -52,7 +52,7 @@ public static class OverrideTokens
     }
 
     /// <summary>The custom property of a thing without its steps; null where its kind has none.</summary>
-    public static string? Plain(Site site, ListedKind kind, string id) => kind.HasTokens ? kind.Token(site, new(kind.Code, id)) : null;
+    public static string? Plain(Site site, ListedKind kind, string id) => kind.HasToken(kind.Get(site, id)) ? kind.Token(site, new(kind.Code, id)) : null;
 
     /// <summary>Every custom property of a thing, always in the same order; none where its kind has none.</summary>
     public static IReadOnlyList<string> TokensOf(Site site, ListedKind kind, string id)

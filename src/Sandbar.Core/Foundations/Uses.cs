@@ -3,6 +3,7 @@ using System.Runtime.CompilerServices;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Foundations.Shelf;
 using Sandbar.Core.Values;
 
 namespace Sandbar.Core.Foundations;
@@ -28,6 +29,9 @@ public sealed record InBlock(string Page, string Block) : UsePlace;
 
 /// <summary>A page as a carrier of a scheme.</summary>
 public sealed record InPage(string Page) : UsePlace;
+
+/// <summary>A post, by its picture.</summary>
+public sealed record InPost(string Post) : UsePlace;
 
 /// <summary>The override sheet.</summary>
 public sealed record InOverrides : UsePlace;
@@ -60,9 +64,15 @@ public sealed class Uses
         {
             foreach (var (cell, value) in block.Own) Add(Meant(value, block.Own, site.Looks.Find(block.Look)?.Cells ?? block.Own, CellKey.Parse(cell)), new(block.Name, new InBlock(page, block.Id)));
         }
+        foreach (var (page, block) in Outermost(site).SelectMany(o => PictureSlots.Within(o.Block).Select(b => (o.Page, b))))
+        {
+            foreach (var picture in PictureSlots.Of(block)) Add(PictureKind.Kind, block.Content[picture.Id], new(block.Name, new InBlock(page, block.Id)));
+        }
+        foreach (var post in site.Posts.Where(p => p.Picture is not null)) Add(PictureKind.Kind, post.Picture!, new($"post {post.Title}", new InPost(post.Id)));
         // What is set aside comes back as it was: it uses what it names.
         foreach (var block in Blocks.SetAside(site))
         {
+            foreach (var picture in PictureSlots.Of(block)) Add(PictureKind.Kind, block.Content[picture.Id], new($"{block.Name} (set aside)", new InBlock("", block.Id)));
             foreach (var value in block.Own.Values) Add(value, new($"{block.Name} (set aside)", new InBlock("", block.Id)));
             if (block.Scheme is { } scheme) Add(SchemeKind.Kind, scheme, new($"{block.Name} (set aside)", new InBlock("", block.Id)));
         }
@@ -89,19 +99,21 @@ public sealed class Uses
             }
         }
         site = site with { Looks = site.Looks.Each(look => Turned(look.Cells, Turn) is { } cells ? look with { Cells = cells } : look) };
-        var isScheme = kind.Code == SchemeKind.Kind;
+        var (isScheme, isPicture) = (kind.Code == SchemeKind.Kind, kind.Code == PictureKind.Kind);
         site = Blocks.Map(site, In);
         if (isScheme)
         {
             Page Carrying(Page page) => page.Scheme == id ? page with { Scheme = by } : page;
             site = site with { Pages = site.Pages.Each(Carrying), Aside = site.Aside with { Pages = site.Aside.Pages.Each(Carrying) } };
         }
+        if (isPicture) site = site with { Posts = site.Posts.Each(post => post.Picture == id ? post with { Picture = by } : post) };
         return OverrideTokens.Renamed(site, kind, id, by);
 
         Block In(Block block)
         {
             if (Turned(block.Own, Turn) is { } own) block = block with { Own = own };
             if (isScheme && block.Scheme == id) block = block with { Scheme = by };
+            if (isPicture && PictureSlots.Of(block).Where(s => block.Content[s.Id] == id).ToList() is { Count: > 0 } slots) block = block with { Content = block.Content.SetItems(slots.Select(s => KeyValuePair.Create(s.Id, by))) };
             var inner = block.Blocks.Each(In);
             return inner == block.Blocks ? block : block with { Blocks = inner };
         }

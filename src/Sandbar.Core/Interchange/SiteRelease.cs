@@ -1,6 +1,9 @@
 using System.Net;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations;
+using Sandbar.Core.Foundations.Shelf;
 using Sandbar.Core.Foundations.Type;
+using Sandbar.Core.Pictures;
 using Sandbar.Core.Rendering;
 
 namespace Sandbar.Core.Interchange;
@@ -8,7 +11,15 @@ namespace Sandbar.Core.Interchange;
 /// <summary>A file of a release.</summary>
 /// <param name="Path">Relative, with forward slashes.</param>
 /// <param name="Hash">The shelf's bytes it holds; null where <paramref name="Text"/> is set.</param>
-public sealed record ReleaseFile(string Path, string? Text, string? Hash);
+public sealed record ReleaseFile(string Path, string? Text, string? Hash)
+{
+    /// <summary>How wide the picture is made that these bytes are, px; null where it comes as it is.</summary>
+    public int? Width { get; init; }
+
+    /// <summary>What is written, from the bytes of the shelf.</summary>
+    /// <exception cref="FormatException">They are no picture any more.</exception>
+    public byte[] Bytes(byte[] shelf) => Width is { } width ? ScaledForms.Of(shelf, width) : shelf;
+}
 
 /// <summary>What a site is published as: a stylesheet, static pages, and the files of its shelf.</summary>
 public static class SiteRelease
@@ -19,7 +30,10 @@ public static class SiteRelease
         PathOf,
         item => item.File,
         $"    <link rel=\"stylesheet\" href=\"{StyleSheetPath}\">\n",
-        MarkBlocks: false);
+        MarkBlocks: false)
+    {
+        Scaled = ScaledForms.FileOf,
+    };
 
     /// <summary>The file of a page. Those that its lists of posts go on to are told by what no address of a page holds.</summary>
     /// <param name="turn">Which of these, from 1.</param>
@@ -42,7 +56,13 @@ public static class SiteRelease
             for (var turn = 1; turn <= PostLists.Turns(site, page); turn++) yield return new(PathOf(page, turn), PageWriter.Write(site, page, around, turn), null);
         }
         // Of fonts only what pages can need.
-        foreach (var item in site.Shelf.Where(i => i.MediaType != FamilyKind.FontType).Concat(sheet.Fonts.Select(f => f.Item)).Distinct()) yield return new(item.File, null, item.Hash);
+        foreach (var item in site.Shelf.Where(i => i.MediaType != FamilyKind.FontType).Concat(sheet.Fonts.Select(f => f.Item)).Distinct())
+        {
+            yield return new(item.File, null, item.Hash);
+            // What no page shows needs no smaller form.
+            if (!item.IsPicture || Uses.Of(site, PictureKind.Kind, item.Id).Count == 0) continue;
+            foreach (var width in ScaledForms.WidthsOf(item)) yield return new(ScaledForms.FileOf(item, width), null, item.Hash) { Width = width };
+        }
         foreach (var (name, text) in FontLicences.Of(site, [.. sheet.Fonts.Select(f => f.Item)])) yield return new($"fonts/licences/{name}.txt", text, null);
     }
 

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using System.Globalization;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 
@@ -30,7 +29,24 @@ internal sealed class BlockHtml(PageWriter page, Block block, Part part) : Block
         if (block.Scheme is { } scheme) own.Add(("data-scheme", page.Site.Palette.Schemes.Get(scheme).CssName));
         own.AddRange(page.Marks(block));
         if (!Empty.IsEmpty) own.Add(("data-empty", string.Join(' ', Empty.Select(s => s.Id))));
-        page.Html.Element(tag, own.Concat(attributes), inner, IsPhrase(tag));
+        page.Html.Element(tag, own.Concat(attributes), () =>
+        {
+            inner();
+            Fills("");
+        }, IsPhrase(tag));
+    }
+
+    public override void Fills(string piece)
+    {
+        if (!part.HoldsFill) return;
+        var look = page.Site.Looks.Find(block.Look)?.Cells ?? block.Own;
+        var (ofLook, own) = (Grounds(look), Grounds(block.Own));
+        // Its own value at Rest is stronger than all that its look says of Rest.
+        if (own.Any(c => c.Key is { State: State.Rest } && c.Key.Widths == Interval.All)) ofLook = ofLook.Where(c => c.Key.State != State.Rest);
+        foreach (var fill in FillLayers.Among(page.Site, ofLook.Concat(own).Select(c => c.Value))) page.Fill(fill, block);
+
+        IEnumerable<(CellKey Key, Value Value)> Grounds(ImmutableSortedDictionary<string, Value> cells) =>
+            cells.Select(c => (Key: CellKey.Parse(c.Key), c.Value)).Where(c => part.Property(c.Key.Property) is { IsGround: true } ground && ground.Piece == piece);
     }
 
     public override void Piece(string tag, string? cssClass, IEnumerable<(string Name, string Value)> attributes, Action inner) =>
@@ -65,18 +81,19 @@ internal sealed class BlockHtml(PageWriter page, Block block, Part part) : Block
         if (Has(slot)) Picture(block.Content[slot], Plain(altSlot), cssClass, page.SlotMark(slot));
     }
 
+    public override void CoveringPicture(string slot, string altSlot)
+    {
+        if (!Has(slot) || Missing(slot) is not null || page.Site.Shelf.Find(block.Content[slot]) is not { } item) return;
+        Piece("div", "covering", [], () => Picture(item.Id, Plain(altSlot), FocalPoints.ClassOf(item), page.SlotMark(slot)));
+    }
+
     /// <summary>A picture of the shelf; nothing where it is not there.</summary>
     public void Picture(string id, string inWords, string? cssClass, IEnumerable<(string Name, string Value)> marks)
     {
         if (page.Site.Shelf.Find(id) is not { } item) return;
-        var attributes = new List<(string, string)> { ("src", page.Asset(item)), ("alt", inWords) };
+        var attributes = page.Image(item, inWords.Length > 0 ? inWords : item.Alt.Code(), "100vw").ToList();
         if (cssClass is not null) attributes.Insert(0, ("class", cssClass));
         attributes.AddRange(marks);
-        if (item.Width > 0)
-        {
-            attributes.Add(("width", item.Width.ToString(CultureInfo.InvariantCulture)));
-            attributes.Add(("height", item.Height.ToString(CultureInfo.InvariantCulture)));
-        }
         page.Html.Void("img", attributes);
     }
 

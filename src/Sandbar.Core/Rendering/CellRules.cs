@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Values;
 
@@ -37,7 +38,7 @@ internal sealed class CellRules(
     public ImmutableArray<Rule> Write()
     {
         var wanted = set.Concat(Echoes()).Where(cell => Wanted(cell.Text)).ToList();
-        var declared = Plain(wanted).Concat(Changes(wanted)).Concat(InnerRadii(wanted)).Concat(Staggered(wanted));
+        var declared = Plain(wanted).Concat(Changes(wanted)).Concat(InnerRadii(wanted)).Concat(Staggered(wanted)).Concat(Fills(wanted)).Concat(BlurBehind(wanted));
         var rules =
             from d in WithInsides([.. declared])
             group d by d.Place into rule
@@ -124,6 +125,37 @@ internal sealed class CellRules(
             yield return new(new(cell.Key.State, cell.Key.Widths, " > *", "", false, Needs.Nothing), part.Properties.Length, new(RadiusValues.InnerToken, css, origin(cell.Text)), cell);
         }
     }
+
+    /// <summary>Of the backgrounds that are elements (<see cref="FillLayers"/>), the one that is worn is shown, and no other.</summary>
+    private IEnumerable<Declaring> Fills(IReadOnlyList<Cell> wanted)
+    {
+        foreach (var ground in set.Select(c => c.Property).Where(p => p.IsGround).Distinct())
+        {
+            var fills = set.Where(c => c.Property == ground).Select(c => Worn(c.Value)).OfType<Background>().Where(BackgroundKind.NeedsElement).Distinct().ToList();
+            if (fills.Count == 0) continue;
+            foreach (var cell in wanted.Where(c => c.Property == ground))
+            {
+                var worn = WornBy(cell);
+                var isFilled = worn is not null && fills.Contains(worn);
+                if (isFilled) yield return new(PlaceOf(cell), OrderOf(cell), new("position", "relative", origin(cell.Text)), cell);
+                // What lies behind it stays within it; by this it is told from what wears none, too.
+                yield return new(PlaceOf(cell), OrderOf(cell), new(FillLayers.Holds.Property, isFilled ? FillLayers.Holds.Value : "auto", origin(cell.Text)), cell);
+                foreach (var fill in fills) yield return new(PlaceOf(cell) with { Target = $"{ground.Target} > .{FillLayers.ClassOf(fill)}" }, OrderOf(cell), new("display", fill == worn ? "block" : "none", origin(cell.Text)), cell);
+            }
+        }
+    }
+
+    /// <summary>What lies behind a box that lets it through, where one of its backgrounds blurs that.</summary>
+    private IEnumerable<Declaring> BlurBehind(IReadOnlyList<Cell> wanted) =>
+        from property in set.Where(c => Worn(c.Value) is { } background && background.Blur.Amount() > 0).Select(c => c.Property).Distinct()
+        from cell in wanted
+        where cell.Property == property
+        let blur = WornBy(cell)?.Blur
+        select new Declaring(PlaceOf(cell), OrderOf(cell), new("backdrop-filter", blur?.Amount() > 0 ? $"blur({ValueForms.Css(reads, blur)})" : "none", origin(cell.Text)), cell);
+
+    private Background? WornBy(Cell cell) => Worn(cell.Value is RestValue { Step: 0 } && RestOf(cell.Key) is { } rest ? rest : cell.Value);
+
+    private Background? Worn(Value value) => value is ReferenceValue { To: BackgroundKind.Kind } reference ? reads.Thing<Background>(reference) : null;
 
     /// <summary>The blocks of a row, each a little after the one before it.</summary>
     private IEnumerable<Declaring> Staggered(IReadOnlyList<Cell> wanted) =>

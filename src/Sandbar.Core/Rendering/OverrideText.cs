@@ -116,7 +116,8 @@ public sealed class OverrideText
                 BlockValue block => ("", block.Values),
                 _ => ("", ImmutableArray<ComponentValue>.Empty),
             };
-            if (address.StartsWith("//", StringComparison.Ordinal) || address.Contains("://", StringComparison.Ordinal))
+            // What is written out in the address itself is asked of nobody, whatever it names.
+            if (address.StartsWith("//", StringComparison.Ordinal) || (address.Contains("://", StringComparison.Ordinal) && !address.StartsWith("data:", StringComparison.OrdinalIgnoreCase)))
                 yield return new(value.Start, value.End, "This leads away from the site: the stage fetches nothing from elsewhere, and every visitor of the released pages would ask that address. Put the file on the shelf instead.");
             foreach (var problem in inner.IsDefaultOrEmpty ? [] : Outside(inner)) yield return problem;
         }

@@ -3,6 +3,7 @@ using System.Runtime.CompilerServices;
 using System.Security.Cryptography;
 using System.Text;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Foundations.Space;
 
 namespace Sandbar.Core.Rendering;
@@ -104,6 +105,7 @@ public static class PageChanges
         private readonly ImmutableArray<ShelfItem> shelf = site.Shelf;
         private readonly (string, string)[] looks = [.. site.Looks.Select(l => (l.Id, l.CssName))];
         private readonly (string, string)[] pages = [.. site.Pages.Select(p => (p.Id, p.Slug))];
+        private readonly string[] fills = [.. FillMarkup(site)];
         private readonly bool hasSidebar = PaperKind.HasSidebar(site.Space.Paper[0]);
         private readonly (string, string)[] schemes = [.. site.Palette.Schemes.Select(s => (s.Id, s.CssName))];
 
@@ -131,7 +133,27 @@ public static class PageChanges
         private sealed record Comparison(Around With, HashSet<string>? Others);
 
         private bool IsSameButPages(Around other) =>
-            hasSidebar == other.hasSidebar && menus == other.menus && shelf == other.shelf && looks.AsSpan().SequenceEqual(other.looks) && schemes.AsSpan().SequenceEqual(other.schemes);
+            hasSidebar == other.hasSidebar && fills.AsSpan().SequenceEqual(other.fills) && menus == other.menus && shelf == other.shelf && looks.AsSpan().SequenceEqual(other.looks) && schemes.AsSpan().SequenceEqual(other.schemes);
+
+        /// <summary>The backgrounds that are elements, and what wears them: with none, nothing is looked through.</summary>
+        private static IEnumerable<string> FillMarkup(Site site)
+        {
+            foreach (var background in site.Fills.Backgrounds.Where(BackgroundKind.NeedsElement))
+            {
+                yield return FillLayers.Markup(site, background);
+                foreach (var look in site.Looks)
+                {
+                    foreach (var (cell, value) in look.Cells)
+                    {
+                        if (value is ReferenceValue { To: BackgroundKind.Kind } worn && worn.Id == background.Id) yield return $"{look.Id} {cell}";
+                    }
+                }
+                foreach (var value in new[] { site.Space.Paper[0].Fill, site.Space.Paper[0].Around })
+                {
+                    if (value is ReferenceValue { To: BackgroundKind.Kind } worn && worn.Id == background.Id) yield return value == site.Space.Paper[0].Fill ? "paper" : "around";
+                }
+            }
+        }
 
         public override bool Equals(object? obj) => Equals(obj as Around);
 

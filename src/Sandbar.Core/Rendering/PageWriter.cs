@@ -1,8 +1,10 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Space;
+using Sandbar.Core.Pictures;
 
 namespace Sandbar.Core.Rendering;
 
@@ -13,6 +15,9 @@ namespace Sandbar.Core.Rendering;
 /// <param name="MarkBlocks">Whether elements carry the id of their block, so that a click leads to it.</param>
 public sealed record Surroundings(Func<Page, int, string> Page, Func<ShelfItem, string> Asset, string Head, bool MarkBlocks)
 {
+    /// <summary>Address of a form of a picture, by its width; null where pictures come as they are.</summary>
+    public Func<ShelfItem, int, string>? Scaled { get; init; }
+
     /// <summary>Whether blocks that hold nothing yet show what belongs there; never in a release.</summary>
     public bool ShowEmpty { get; init; }
 }
@@ -92,12 +97,46 @@ public sealed class PageWriter
     /// <summary>The attribute of an element that holds a slot.</summary>
     internal IEnumerable<(string Name, string Value)> SlotMark(string slot) => surroundings.MarkBlocks ? [("data-slot", slot)] : [];
 
-    internal string Asset(ShelfItem item) => surroundings.Asset(item);
+    /// <summary>A picture as the attributes of its element, with its smaller forms where there are any.</summary>
+    /// <param name="sizes">How wide it is shown, as HTML has it.</param>
+    internal IEnumerable<(string Name, string Value)> Image(ShelfItem item, string alt, string sizes)
+    {
+        yield return ("src", surroundings.Asset(item));
+        if (surroundings.Scaled is { } scaled && ScaledForms.WidthsOf(item) is { IsEmpty: false } widths)
+        {
+            yield return ("srcset", string.Join(", ", widths.Select(w => $"{scaled(item, w)} {w}w").Append($"{surroundings.Asset(item)} {item.Width}w")));
+            yield return ("sizes", sizes);
+        }
+        yield return ("alt", alt);
+        if (!item.IsPicture) yield break;
+        yield return ("width", item.Width.ToString(CultureInfo.InvariantCulture));
+        yield return ("height", item.Height.ToString(CultureInfo.InvariantCulture));
+    }
 
     internal IEnumerable<(string Name, string Value)> Marks(Block block) => surroundings.MarkBlocks ? [("data-block", block.Id)] : [];
 
     /// <summary>What lies on the page's own surface.</summary>
-    internal void OnPaper(Action inner) => Html.Element("div", [("class", PaperRules.Paper)], inner, isPhrase: false);
+    internal void OnPaper(Action inner)
+    {
+        var paper = Site.Space.Paper[0];
+        Html.Element("div", [("class", PaperRules.Paper)], () =>
+        {
+            inner();
+            if (PaperKind.IsSheet(paper)) Fills(paper.Fill);
+        }, isPhrase: false);
+        Fills(paper.Around);
+    }
+
+    /// <summary>The element of a background that needs one.</summary>
+    /// <param name="block">What wears it: its pictures wait in a release until they are near, but for those at the top of the page.</param>
+    internal void Fill(Background background, Block? block = null) => FillLayers.Write(this, background, block is not null && !surroundings.MarkBlocks && !IsAtTop(block));
+
+    private void Fills(Value value)
+    {
+        foreach (var background in FillLayers.Among(Site, [value])) Fill(background);
+    }
+
+    private bool IsAtTop(Block block) => Blocks.WithInner(Site.Frame.Header).Contains(block) || (!Page.Sections.IsEmpty && Blocks.WithInner(Page.Sections[0]).Contains(block));
 
     private void Document(Action body)
     {

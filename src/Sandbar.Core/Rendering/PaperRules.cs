@@ -1,6 +1,7 @@
 using System.Runtime.CompilerServices;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Foundations.Space;
 using Sandbar.Core.Values;
 
@@ -30,7 +31,8 @@ internal static class PaperRules
 
     private static IEnumerable<Rule> Written(SiteReads reads, Paper paper)
     {
-        if (paper.Around != Design.Paper.Usual.Around) yield return Rule("around", "body", Set("around", "background"));
+        if (paper.Around != Design.Paper.Usual.Around) yield return Rule("around", "body", [.. Set("around", "background"), .. Behind(paper.Around)]);
+        foreach (var fill in FillLayers.Among(reads.Site, [paper.Around])) yield return Rule("around fill", $"body > .{FillLayers.ClassOf(fill)}", [new("display", "block")], layer: Layer.Parts);
         if (PaperKind.IsSheet(paper))
         {
             var declared = new List<Declared>(Set("width", "max-inline-size")) { new("margin-inline", "auto") };
@@ -39,9 +41,11 @@ internal static class PaperRules
             {
                 if (Value(field) is not WordValue) declared.AddRange(Set(field, property));
             }
+            declared.AddRange(Behind(paper.Fill));
             // What lies on the paper does not stick out of its corners.
             if (paper.Radius is not WordValue) declared.Add(new("overflow", "clip"));
             yield return Rule("sheet", $".{Paper}", declared.Where(d => d.Piece.Length == 0));
+            foreach (var fill in FillLayers.Among(reads.Site, [paper.Fill])) yield return Rule("sheet fill", $".{Paper} > .{FillLayers.ClassOf(fill)}", [new("display", "block")], layer: Layer.Parts);
             if (declared.Exists(d => d.Piece.Length > 0)) yield return Rule("sheet inside", $".{Paper}{LineValues.Inside}", [.. declared.Where(d => d.Piece.Length > 0), .. Corners()]);
         }
         if (!PaperKind.HasSidebar(paper)) yield break;
@@ -54,12 +58,19 @@ internal static class PaperRules
         yield return Rule("content", $".{Paper} > main", [new("grid-area", isLeft ? "2 / 2" : "2 / 1")], beside);
         yield return Rule("sidebar", $".{Paper} > .{Sidebar}", [new("grid-area", isLeft ? "2 / 1" : "2 / 2")], beside);
 
+        // What lies behind stays within; what is behind the box may be blurred.
+        IEnumerable<Declared> Behind(Value value)
+        {
+            if (FillLayers.Among(reads.Site, [value]).Any()) yield return new("position", "relative");
+            if (FillLayers.Among(reads.Site, [value]).Any()) yield return new(FillLayers.Holds.Property, FillLayers.Holds.Value);
+            if (value is ReferenceValue { To: BackgroundKind.Kind } worn && reads.Thing<Background>(worn).Blur is var blur && blur.Amount() > 0) yield return new("backdrop-filter", $"blur({ValueForms.Css(reads, blur)})");
+        }
         Value Value(string field) => Kind.OwnField(field).Get(paper);
         string Css(string field) => Kind.OwnField(field).Setting.Css(reads, Value(field));
         IEnumerable<Declared> Set(string field, string property) => Kind.OwnField(field).Setting is var setting ? setting.Kind.Declare(reads, setting, property, Value(field), rest: null) : [];
         IEnumerable<Declared> Corners() => paper.Radius is WordValue ? [] : [new("border-radius", RadiusValues.Within(reads, paper.Radius, rest: null, [.. Enumerable.Repeat($"var({LineValues.InsetToken}, 0px)", 4)]))];
     }
 
-    private static Rule Rule(string key, string selector, IEnumerable<Declared> declared, Interval widths = default) =>
-        new($"paper {key}", Layer.Foundations, selector, false, widths, [.. declared.Select(d => new Declaration(d.Property, d.Css, new(OriginKind.Foundation, Design.Paper.Usual.Id, "", PaperKind.Kind)))]);
+    private static Rule Rule(string key, string selector, IEnumerable<Declared> declared, Interval widths = default, Layer layer = Layer.Foundations) =>
+        new($"paper {key}", layer, selector, false, widths, [.. declared.Select(d => new Declaration(d.Property, d.Css, new(OriginKind.Foundation, Design.Paper.Usual.Id, "", PaperKind.Kind)))]);
 }

@@ -35,7 +35,7 @@ public static class StyleSheetChanges
                 set = [.. b.Declarations.Where((d, i) => set.Contains(d) || b.Declarations.Take(i).Any(s => IsShorthand(s.Name, d.Name) && shorthands.Contains(s)))];
             if (set.Length + unset.Length > 0) changes.Add(new(b.Key, set, unset));
         }
-        return isMotionSame || Entrances.Keyframes(before.Rules) == Entrances.Keyframes(after.Rules) ? changes.ToImmutable() : null;
+        return isMotionSame || Keyframes.Of(before.Rules) == Keyframes.Of(after.Rules) ? changes.ToImmutable() : null;
     }
 
     /// <summary>Whether it is no custom property: those are nobody's longhands.</summary>

@@ -16,6 +16,8 @@ public static class StyleSheetRenderer
         var rules = ImmutableArray.CreateBuilder<Rule>();
         var roleSteps = new RoleSteps(site);
         rules.AddRange(StackRules.Of(site));
+        rules.AddRange(FillLayers.Rules(site, roleSteps));
+        rules.AddRange(FocalPoints.Rules(site));
         foreach (var layer in new[] { Layer.Parts, Layer.Frame })
         {
             foreach (var part in PartCatalogue.All.Where(p => p.Layer == layer))

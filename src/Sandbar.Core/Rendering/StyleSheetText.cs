@@ -79,7 +79,7 @@ public static class StyleSheetText
 
                 """);
         }
-        text.Append(Entrances.Keyframes(sheet.Rules));
+        text.Append(Keyframes.Of(sheet.Rules));
         return text.ToString();
     }
 
@@ -120,6 +120,7 @@ public static class StyleSheetText
     private static string Supports(Needs needs) =>
         needs.HasFlag(Needs.RelativeColors) ? "@supports (color: oklch(from red l c h))"
         : needs.HasFlag(Needs.MixedGradients) ? "@supports (background: linear-gradient(in oklab, red, red))"
+        : needs.HasFlag(Needs.Scrolling) ? "@supports (animation-timeline: view())"
         : "";
 
     /// <summary>On stage states can be forced, and nothing moves of itself: only while it is played.</summary>
@@ -144,7 +145,7 @@ public static class StyleSheetText
         var hover = rule.Hover && use == SheetUse.Release ? "(hover: hover)" : "";
         var dark = rule.Dark ? "(prefers-color-scheme: dark)" : "";
         var less = rule.Needs.HasFlag(Needs.LessMotion) ? "(prefers-reduced-motion: reduce)" : "";
-        var motion = rule.Needs.HasFlag(Needs.Motion) ? "screen and (prefers-reduced-motion: no-preference)" : "";
+        var motion = (rule.Needs & (Needs.Motion | Needs.Scrolling)) != 0 ? "screen and (prefers-reduced-motion: no-preference)" : "";
         var wide = rule.Needs.HasFlag(Needs.WideGamut) ? "(color-gamut: p3)" : "";
         return string.Join(" and ", new[] { motion, less, dark, wide, hover, widths }.Where(c => c.Length > 0));
     }

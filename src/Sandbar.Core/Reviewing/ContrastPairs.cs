@@ -32,7 +32,11 @@ public static class ContrastPairs
     /// <summary>The same with nothing taken over from before.</summary>
     internal static ImmutableArray<ContrastPair> Anew(Site site) => Look(SiteStyles.Anew(site), CancellationToken.None).Pairs;
 
-    private sealed record Found(ImmutableArray<ContrastPair> Pairs, ImmutableArray<Face> Faces);
+    /// <summary>How many blocks have text on a picture somewhere: what meets there is not among the pairs.</summary>
+    /// <exception cref="OperationCanceledException">Nobody waits for it any more; asked before each page.</exception>
+    public static int Unmeasured(Site site, CancellationToken cancel) => Look(site, cancel).Unmeasured;
+
+    private sealed record Found(ImmutableArray<ContrastPair> Pairs, ImmutableArray<Face> Faces, int Unmeasured);
 
     private static Found Look(Site site, CancellationToken cancel)
     {
@@ -76,7 +80,7 @@ public static class ContrastPairs
             }
             shapes.Remember(window, site, walk, seen);
         }
-        return new([.. meetings.Pairs().OrderBy(p => p.Passes).ThenBy(p => p.Target == 0).ThenBy(p => p.Ratio / Math.Max(p.Target, 1))], [.. faces]);
+        return new([.. meetings.Pairs().OrderBy(p => p.Passes).ThenBy(p => p.Target == 0).ThenBy(p => p.Ratio / Math.Max(p.Target, 1))], [.. faces], meetings.Unmeasured.Count);
     }
 
     /// <summary>Windows that stand for all: between them no value that matters here changes.</summary>
@@ -90,7 +94,7 @@ public static class ContrastPairs
     private static bool Matters(SiteStyles styles, Declared declared)
     {
         if (declared.IsCustom) return styles.OriginOf(declared) is null or { Kind: OriginKind.Scheme } or { Of: ColorKind.Kind or GradientKind.Kind or BorderKind.Kind };
-        return declared.Name is "color" or "opacity" or "display" or "visibility" or "all" || declared.Name.StartsWith("background", StringComparison.Ordinal) || declared.Name.StartsWith("outline", StringComparison.Ordinal)
+        return declared.Name is "color" or "opacity" or "display" or "visibility" or "all" || declared.Name == FillLayers.Holds.Property || declared.Name.StartsWith("background", StringComparison.Ordinal) || declared.Name.StartsWith("outline", StringComparison.Ordinal)
             || declared.Name.StartsWith("font", StringComparison.Ordinal) || (declared.Name.StartsWith("border", StringComparison.Ordinal) && !declared.Name.EndsWith("radius", StringComparison.Ordinal));
     }
 }
@@ -114,6 +118,9 @@ internal sealed class Meetings
         if (!all.TryGetValue(met, out var meeting)) all[met] = meeting = new(met, seen.SourceOf(foreground), seen.SourceOf(ground));
         return meeting;
     }
+
+    /// <summary>Ids of the blocks whose text lies on a picture somewhere.</summary>
+    public HashSet<string> Unmeasured { get; } = new(StringComparer.Ordinal);
 
     public IEnumerable<ContrastPair> Pairs() => all.Values.Select(m => m.Pair());
 }

@@ -26,8 +26,9 @@ internal sealed class Arounds(ImmutableArray<Around> all)
 /// <param name="Met">The pairs, with what to look at for what decides the two colours.</param>
 /// <param name="Inside">What the blocks inside find around them.</param>
 /// <param name="Ground">Its own ground where that differs from what lies behind it, with the scheme.</param>
+/// <param name="IsUnmeasured">Whether some of it lies on a picture.</param>
 /// <param name="Asked">The styles it was read off: while they are the same, so is it.</param>
-internal sealed record BlockPairs(ImmutableArray<(Met Met, Tone Foreground, Tone Ground)> Met, Arounds Inside, (Color Color, string Scheme)? Ground, ImmutableArray<(Place Place, string Piece, object Style)> Asked);
+internal sealed record BlockPairs(ImmutableArray<(Met Met, Tone Foreground, Tone Ground)> Met, Arounds Inside, (Color Color, string Scheme)? Ground, bool IsUnmeasured, ImmutableArray<(Place Place, string Piece, object Style)> Asked);
 
 /// <summary>Goes through pages in one window. What blocks of one shape come to in one surrounding is found once.</summary>
 /// <param name="before">What was found before a change, in the same window.</param>
@@ -54,6 +55,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
     private readonly Dictionary<(Arounds, PairShape), BlockPairs> known = [];
     private readonly Dictionary<BlockPairs, List<Meeting>> met = new(ReferenceEqualityComparer.Instance);
     private readonly List<(Place, string, object)> asked = [];
+    private bool isUnmeasured;
     private readonly Look? link = PairShapes.LinkOf(site) is { } id ? site.Looks.Get(id) : null;
 
     /// <summary>What a page finds around it: nothing.</summary>
@@ -73,6 +75,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
             met[result] = Meetings(result);
         }
         foreach (var meeting in met[result]) meeting.Add(block, at);
+        if (result.IsUnmeasured) meetings.Unmeasured.Add(block.Id);
         if (faces is not null && result.Ground is { } ground) faces.Add(new(outer, block.Shape.Part.Id, block.Shape.Look, ground.Scheme, ground.Color, new(at.Page, block.Id, at.Width, at.Dark)));
         foreach (var inner in block.Inner) Visit(inner, block.Id, result.Inside, at, faces);
     }
@@ -91,6 +94,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
     private BlockPairs Look(PairShape shape, Arounds arounds)
     {
         asked.Clear();
+        isUnmeasured = false;
         var met = new List<(Met, Tone, Tone)>();
         var inside = ImmutableArray.CreateBuilder<Around>();
         (Color, string)? ground = null;
@@ -107,14 +111,14 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
                 if (!Shows(rest, at) && state != State.Rest) continue;
                 TakeDown(new(shape, at, state, around, around.Within), met);
                 var own = seen.Of(at[shape.Own]);
-                if (state == State.Rest && arounds.All[0] == around && own.Ground[0].Color != own.Behind[0].Color) ground = (own.Ground[0].Color, own.Scheme.Id);
+                if (state == State.Rest && arounds.All[0] == around && !own.Ground.IsEmpty && (own.Behind.IsEmpty || own.Ground[0].Color != own.Behind[0].Color)) ground = (own.Ground[0].Color, own.Scheme.Id);
                 if (shown.Exists(s => LookAlike(s, own))) continue;
                 if (state == State.Hover) inside[first] = inside[first] with { IsPointedAt = false };
                 shown.Add(own);
                 inside.Add(new(at[shape.Own], state == State.Rest ? around.Within : new(shape.Look, state), around.IsPointedAt));
             }
         }
-        return new([.. met], new(inside.ToImmutable()), ground, [.. asked.Distinct()]);
+        return new([.. met], new(inside.ToImmutable()), ground, isUnmeasured, [.. asked.Distinct()]);
     }
 
     /// <summary>A block in one of its states.</summary>
@@ -234,11 +238,16 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
         if (seen.Of(on.Style, color, on.Scheme) is { } tone) Add(scene, scene.Shape.Links.Contains(target.At) ? link!.Id : scene.Shape.Look, target.Property.Id, scene.State, target.Kind, scene.State == State.Off ? 0 : asked, tone, on, on.Behind, met);
     }
 
-    private static void Add(Scene scene, string look, string property, State state, PairKind kind, double target, Tone color, Seen on, ImmutableArray<Tone> ground, List<(Met, Tone, Tone)> met)
+    private void Add(Scene scene, string look, string property, State state, PairKind kind, double target, Tone color, Seen on, ImmutableArray<Tone> ground, List<(Met, Tone, Tone)> met)
     {
         (Color Color, Color Ground, Tone From)? worst = null;
         var most = 1;
         for (var around = on; around is not null; around = around.Around) most = Math.Max(most, around.Ground.Length);
+        if (ground.IsEmpty || IsThroughPicture(on))
+        {
+            isUnmeasured |= kind is PairKind.Text or PairKind.LargeText;
+            return;
+        }
         for (var i = 0; i < most; i++)
         {
             var lies = ground[i % ground.Length];
@@ -255,6 +264,16 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
         // As a screen paints them.
         var found = (Color: Gamut.Rounded(worst!.Value.Color), Ground: Gamut.Rounded(worst.Value.Ground), worst.Value.From);
         met.Add((new(kind, look, property, state, scene.Within, on.Scheme.Id, found.Color, found.Ground, target), color, found.From));
+    }
+
+    /// <summary>Whether what it lies in lets through a picture.</summary>
+    private static bool IsThroughPicture(Seen on)
+    {
+        for (var around = on; around is not null; around = around.Around)
+        {
+            if (around.Opacity < 1 && around.Behind.IsEmpty) return true;
+        }
+        return false;
     }
 
     private static Color Faded(Color color, Color behind, double opacity) => Compositing.Over(Gamut.ToSrgb(color) with { Alpha = color.Alpha * opacity }, behind);

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Rendering;
 using Sandbar.Core.Styling;
 using Sandbar.Css.Cascade;
 using Sandbar.Css.Colors;
@@ -23,7 +24,7 @@ internal readonly record struct Tone(Color Color, ElementStyle? Style, Property 
 
 /// <summary>A place as it is seen.</summary>
 /// <param name="Style">How it is styled.</param>
-/// <param name="Ground">What text in it lies on, before anything around lets through what lies behind: one colour, or those along a gradient.</param>
+/// <param name="Ground">What text in it lies on, before anything around lets through what lies behind: one colour, or those along a gradient; none where it is a picture, which only a look at the page tells.</param>
 /// <param name="Around">What it stands in; null of the root.</param>
 /// <param name="Opacity">0 to 1.</param>
 /// <param name="IsShown">Whether it and all around have a box.</param>
@@ -41,7 +42,7 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
     /// <summary>Places along each stretch of a gradient at which it is looked at.</summary>
     private const int GradientSamples = 8;
 
-    private static readonly Property Background = CssProperties.Of("background-color"), Image = CssProperties.Of("background-image"), Blend = CssProperties.Of("background-blend-mode"), Opacity = CssProperties.Of("opacity"), Display = CssProperties.Of("display");
+    private static readonly Property Background = CssProperties.Of("background-color"), Image = CssProperties.Of("background-image"), Blend = CssProperties.Of("background-blend-mode"), Opacity = CssProperties.Of("opacity"), Holds = CssProperties.Of(FillLayers.Holds.Property), Display = CssProperties.Of("display");
 
     private readonly Dictionary<object, Seen> known = new(ReferenceEqualityComparer.Instance);
 
@@ -64,7 +65,8 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
         var around = place.Parent is null ? null : Of(place.Parent);
         var scheme = place.Element["data-scheme"] is { } carried ? Effective(carried) : around?.Scheme ?? Effective("");
         var opacity = double.TryParse(style.Text(Opacity), CultureInfo.InvariantCulture, out var number) ? Math.Clamp(number, 0, 1) : 1;
-        return known[style.Identity] = new(style, GroundOf(style, around?.Ground ?? Canvas, scheme), around, opacity, (around?.IsShown ?? true) && style.Text(Display) != "none", scheme);
+        var isFilled = style.Text(Holds) == FillLayers.Holds.Value && FillLayers.IsIn(place.Element);
+        return known[style.Identity] = new(style, isFilled ? [] : GroundOf(style, around?.Ground ?? Canvas, scheme), around, opacity, (around?.IsShown ?? true) && style.Text(Display) != "none", scheme);
     }
 
     /// <summary>What a property of a colour comes to; null where it is no colour that can be told.</summary>
@@ -94,7 +96,7 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
     {
         var color = Of(style, Background, scheme);
         var image = style.Text(Image);
-        if (image == "none") return color is { Color.Alpha: > 0 } flat ? [.. behind.Select(b => flat.Over(b))] : behind;
+        if (image == "none") return color is not { Color.Alpha: > 0 } flat ? behind : flat.Color.Alpha >= 1 ? [flat] : [.. behind.Select(b => flat.Over(b))];
         // Layers are blended with what lies below them in the same box, and not with what lies behind it (Compositing and Blending 1, §3.3).
         ImmutableArray<Tone> own = [color ?? new(default, style, Background, scheme)];
         var layers = Parser.ParseValues(image).WithoutSpace().BetweenCommas();
@@ -108,6 +110,7 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
             var (under, mode) = (own, modes[n % modes.Length]);
             own = [.. along.Select((c, i) => new Tone(c, style, Image, scheme).Over(under[i % under.Length], mode))];
         }
+        if (behind.IsEmpty) return own.All(tone => tone.Color.Alpha >= 1) ? own : [];
         return [.. own.Select((tone, i) => tone.Over(behind[i % behind.Length]))];
     }
 }

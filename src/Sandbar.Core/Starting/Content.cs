@@ -8,6 +8,9 @@ internal static class Content
 {
     public static Block Section(string id, string name, string look, string? scheme, params Block[] blocks) => Make(id, "section", look, name, scheme, [], blocks);
 
+    /// <summary>A block with a background of its own.</summary>
+    public static Block On(string background, Block block) => block with { Own = block.Own.SetItem("background", new ReferenceValue("background", background)) };
+
     public static Block Columns(string id, string look, params Block[] blocks) => Make(id, "columns", look, look, null, [], blocks);
 
     public static Block Stack(string id, params Block[] blocks) => Make(id, "group", "stack", "One below another", null, [], blocks);

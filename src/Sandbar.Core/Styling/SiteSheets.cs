@@ -39,7 +39,7 @@ internal sealed class SiteSheets
     {
         Sheet = sheet;
         overrides = sheet.Overrides;
-        var text = $"@layer {string.Join(", ", Enum.GetValues<Catalogue.Layer>().Select(StyleSheetText.Name))};\n{Entrances.Keyframes(sheet.Rules)}";
+        var text = $"@layer {string.Join(", ", Enum.GetValues<Catalogue.Layer>().Select(StyleSheetText.Name))};\n{Keyframes.Of(sheet.Rules)}";
         head = before is not null && before.head.Text == text ? before.head : (text, CssSheet.Parse(text, null));
         var all = ImmutableArray.CreateBuilder<CssSheet>();
         all.Add(head.Sheet);

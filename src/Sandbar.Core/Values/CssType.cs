@@ -10,6 +10,12 @@ public sealed record CssType(string Name)
     /// <summary>Images one over the other, with how each is blended; no type of CSS.</summary>
     public static readonly CssType Background = new("background");
 
+    /// <summary>Layers that are elements of the page, behind what a box holds; no type of CSS.</summary>
+    public static readonly CssType Layers = new("layers");
+
+    /// <summary>A picture of the shelf; in CSS an image by its address.</summary>
+    public static readonly CssType Picture = new("picture");
+
     public static readonly CssType Number = new("number");
 
     /// <summary>A length or a percentage of one.</summary>

@@ -47,6 +47,9 @@ public abstract class ListedKind : ReferenceKind
     /// <summary>Whether custom properties stand for its things.</summary>
     public virtual bool HasTokens => true;
 
+    /// <summary>Whether one stands for this very thing.</summary>
+    public virtual bool HasToken(IListed thing) => HasTokens;
+
     /// <summary>The settings of its fields that do not depend on a site.</summary>
     public abstract IEnumerable<Setting> OwnSettings { get; }
 
@@ -67,6 +70,12 @@ public abstract class ListedKind : ReferenceKind
     /// <summary>What it is called.</summary>
     public abstract string NameOf(Site site, IListed thing);
 
+    /// <summary>What is typed where one of that name is meant.</summary>
+    public virtual string Typed(string name) => name;
+
+    /// <summary>Why none can be added by itself; null where one can.</summary>
+    public virtual string? ComesWith => null;
+
     /// <summary>A use by a field of one, in words.</summary>
     public virtual string UseName(Site site, IListed thing, Field field) => NameOf(site, thing);
 
@@ -75,6 +84,9 @@ public abstract class ListedKind : ReferenceKind
 
     /// <summary>What a designer should know of a field of a thing; empty where there is nothing to say.</summary>
     public virtual string Note(Site site, IListed thing, Field field) => "";
+
+    /// <summary>The same of a field of one of its items.</summary>
+    public virtual string ItemNote(Site site, IListed item, Field field) => "";
 
     /// <summary>What is wrong with one besides its fields, its items and its name: path within it, and a sentence.</summary>
     public virtual IEnumerable<Problem> Problems(Site site, IListed thing) => [];
@@ -130,7 +142,7 @@ public abstract class ListedKind<T> : ListedKind
 
     public sealed override ImmutableArray<IListed> Things(Site site) => ImmutableArray<IListed>.CastUp(List(site));
 
-    public sealed override object Source(Site site) => ImmutableCollectionsMarshal.AsArray(List(site)) ?? [];
+    public override object Source(Site site) => ImmutableCollectionsMarshal.AsArray(List(site)) ?? [];
 
     public sealed override Site With(Site site, IEnumerable<IListed> things) => With(site, [.. things.Cast<T>()]);
 
@@ -150,9 +162,9 @@ public abstract class ListedKind<T> : ListedKind
 
     public override bool Leads(Site site, ReferenceValue reference) => (HasSteps ? StepText.IsStep(reference.Step) : reference.Step == 0) && Find(site, reference.Id) is not null;
 
-    public override string NameOf(Site site, ReferenceValue reference) => StepText.With(NameOf(site, Get(site, reference.Id)), reference.Step);
+    public override string NameOf(Site site, ReferenceValue reference) => StepText.With(Typed(NameOf(site, Get(site, reference.Id))), reference.Step);
 
-    public override IEnumerable<string> Names(Site site) => List(site).Select(thing => NameOf(site, thing));
+    public override IEnumerable<string> Names(Site site) => List(site).Select(thing => Typed(NameOf(site, thing)));
 
     public override ReferenceValue? Read(Site site, string text)
     {
@@ -180,5 +192,5 @@ public abstract class ListedKind<T> : ListedKind
     /// <summary>Describes a field.</summary>
     protected static Field<T> Of(Setting setting, Func<T, Value> read, Func<T, Value, T> written) => new(setting, read, written);
 
-    private T? ByName(Site site, string name) => List(site).FirstOrDefault(thing => NameOf(site, thing).Equals(name, StringComparison.OrdinalIgnoreCase));
+    private T? ByName(Site site, string name) => List(site).FirstOrDefault(thing => Typed(NameOf(site, thing)).Equals(name, StringComparison.OrdinalIgnoreCase));
 }

@@ -6,7 +6,7 @@ namespace Sandbar.Core.Values;
 public interface INamedKind
 {
     /// <summary>The thing under another name.</summary>
-    Named Called(Site site, Named thing, string name);
+    INamed Called(Site site, INamed thing, string name);
 }
 
 /// <summary>A kind of named things: colours, text styles, borders.</summary>
@@ -23,7 +23,7 @@ public abstract class NamedKind<T> : ListedKind<T>, INamedKind
 
     public sealed override IEnumerable<Token> Tokens(SiteReads reads) => List(reads.Site).SelectMany(thing => Tokens(reads, thing));
 
-    public Named Called(Site site, Named thing, string name) => thing with { Name = name.Trim(), CssName = FreeCssName(name, List(site).Where(t => t.Id != thing.Id).Select(t => t.CssName)) };
+    public INamed Called(Site site, INamed thing, string name) => (T)thing with { Name = name.Trim(), CssName = FreeCssName(name, List(site).Where(t => t.Id != thing.Id).Select(t => t.CssName)) };
 
     /// <summary>A slug that none of the others has and that no step of another could be taken for.</summary>
     public string FreeCssName(string name, IEnumerable<string> others)

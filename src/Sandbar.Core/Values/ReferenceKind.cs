@@ -32,6 +32,9 @@ public enum Needs
 
     /// <summary>A browser whose gradients mix colours in a space that is named (CSS Images 4, §3.1).</summary>
     MixedGradients = 16,
+
+    /// <summary>A browser that moves things along as the page scrolls (Scroll-driven Animations 1), a screen, and a visitor who does not ask for less motion.</summary>
+    Scrolling = 32,
 }
 
 /// <summary>Something a value can refer to: described once, and found by <see cref="Kinds"/>.</summary>
@@ -48,6 +51,12 @@ public abstract class ReferenceKind
 
     /// <summary>What a reference to it is in CSS.</summary>
     public abstract CssType Type { get; }
+
+    /// <summary>All that references to it can be.</summary>
+    public virtual IReadOnlyList<CssType> Types => [Type];
+
+    /// <summary>What a reference to this very one is.</summary>
+    public virtual CssType TypeOf(Site site, ReferenceValue reference) => Type;
 
     /// <summary>The foundation it belongs to, in the order of the course; kinds of one follow each other by code.</summary>
     public abstract FoundationStep Step { get; }
@@ -70,6 +79,9 @@ public abstract class ReferenceKind
 
     /// <summary>All that can be named, most fitting first.</summary>
     public abstract IEnumerable<string> Names(Site site);
+
+    /// <summary>All of a type that can be named.</summary>
+    public virtual IEnumerable<string> Names(Site site, CssType type) => Names(site);
 
     /// <summary>What a reference comes to, as a hint beside its name; empty where the name says it all.</summary>
     public virtual string Note(Site site, ReferenceValue reference) => "";

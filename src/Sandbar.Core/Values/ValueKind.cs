@@ -59,7 +59,10 @@ public abstract class ValueKind
     public virtual IEnumerable<Declared> Declare(SiteReads reads, Setting setting, string property, Value value, Value? rest) => [new(property, setting.Css(reads, value, rest))];
 
     /// <summary>What can be named, most fitting first.</summary>
-    public IEnumerable<string> Names(Site site) => Offered.SelectMany(kind => kind.Names(site)).Concat(Suggested);
+    public IEnumerable<string> Names(Site site) => Offers.SelectMany(o => o.Kind.Names(site, o.Type)).Concat(Suggested);
+
+    /// <summary>What is offered of each kind.</summary>
+    public IEnumerable<(ReferenceKind Kind, CssType Type)> Offers => from kind in Offered from type in kind.Types where Types.Contains(type) select (kind, type);
 
     /// <summary>The kinds whose things are offered, most fitting first; more may be understood.</summary>
     public virtual IEnumerable<ReferenceKind> Offered => References;

@@ -21,7 +21,8 @@ public class StyleSheetTests
     {
         Assert.Empty(Parser.ParseStyleSheet(Text).Errors);
         Assert.DoesNotContain("!important", Text, StringComparison.Ordinal);
-        Assert.DoesNotContain("http", Text, StringComparison.Ordinal);
+        // What a filter is written in has a name that reads like an address, and is asked of nobody.
+        Assert.DoesNotContain("http", Text.Replace("%3Csvg xmlns='http://www.w3.org/2000/svg'%3E", "", StringComparison.Ordinal), StringComparison.Ordinal);
     }
 
     [Fact]
@@ -47,6 +48,7 @@ public class StyleSheetTests
                 OriginKind.Scheme => Demo.Site.Palette.Schemes.Get(id).Colors.ContainsKey(detail),
                 OriginKind.Look => Demo.Site.Looks.Get(id).Cells.ContainsKey(detail),
                 OriginKind.Structure => PartCatalogue.Find(id) is not null,
+                OriginKind.Block => Blocks.Find(Demo.Site, id)!.Own.ContainsKey(detail),
                 OriginKind.Base => true,
                 _ => false,
             };
@@ -98,7 +100,7 @@ public class StyleSheetTests
         var block = Demo.Site.Frame.Header.Blocks.First(b => b.Part == "button");
         var own = block with { Own = block.Own.Add("radius", new NumberValue(0, "")) };
         var site = Demo.Site with { Frame = Demo.Site.Frame with { Header = Demo.Site.Frame.Header with { Blocks = Demo.Site.Frame.Header.Blocks.Put(own) } } };
-        var rule = Assert.Single(StyleSheetRenderer.Render(site).Rules, r => r.Layer == Layer.Blocks);
+        var rule = Assert.Single(StyleSheetRenderer.Render(site).Rules, r => r.Layer == Layer.Blocks && !StyleSheetRenderer.Render(Demo.Site).Rules.Contains(r));
         Assert.Equal((".own-header-action", "border-radius", "0"), (rule.Selector, rule.Declarations.Single().Name, rule.Declarations.Single().Value));
         Assert.Equal(new Origin(OriginKind.Block, "header-action", "radius"), rule.Declarations.Single().Origin);
         Assert.Contains("class=\"button button-filled own-header-action\"", PageWriter.Write(site, site.Pages[0], new((p, _) => p.Slug, i => i.File, "", false)), StringComparison.Ordinal);

@@ -1,16 +1,9 @@
-import type { Schemas, ThingView } from '../../api/client';
-import type { Editing } from '../../site/editing';
-import { useEditing, useEditingLater } from '../../site/editingContext';
-
-type BackgroundView = Schemas['BackgroundView'];
-
-const triedBackgrounds = (editing: Editing) => editing.trial?.backgrounds;
-
-/** What a background comes to: as it is tried, once the stage has followed; else as it is stored. */
-function useBackground(id: string): BackgroundView | undefined {
-  const stored = useEditing((e) => e.site.fills.backgrounds.find((b) => b.id === id));
-  return useEditingLater(triedBackgrounds)?.find((b) => b.id === id) ?? stored;
-}
+import { useState } from 'react';
+import type { ThingView } from '../../api/client';
+import { DrawnFill } from './DrawnFill';
+import { LayersTable } from './LayersTable';
+import { PictureLayer } from './PictureLayer';
+import { useBackground } from './useBackground';
 
 /** A background in its row: as it is painted, and how many layers it has. */
 export function BackgroundStrip({ thing }: { thing: ThingView }) {
@@ -18,24 +11,39 @@ export function BackgroundStrip({ thing }: { thing: ThingView }) {
   const count = thing.items?.length ?? 0;
   return (
     <span className="gradient-row">
-      <span className="fill-strip" style={{ backgroundImage: background?.images, backgroundBlendMode: background?.blends }} />
-      <span className="gradient-kind">{count === 1 ? '1 layer' : `${count} layers`}</span>
+      <DrawnFill className="fill-strip" html={background?.html ?? ''} />
+      <span className="gradient-kind">
+        {count === 1 ? '1 layer' : `${count} layers`}
+        {background?.isElements && ', elements'}
+      </span>
     </span>
   );
 }
 
-/** A background drawn large, and each of its layers by itself. */
+/** A background drawn large, its layers in their order, and what can be set of the chosen one if it is a picture. */
 export function BackgroundDrawing({ thing }: { thing: ThingView }) {
   const background = useBackground(thing.id);
+  const [wanted, setWanted] = useState<string | null>(null);
   if (!background) return null;
+  const items = thing.items ?? [];
+  const chosen = items.find((i) => i.id === wanted) ?? items[0];
+  const layer = background.layers.find((l) => l.id === chosen?.id);
   return (
-    <div className="drawing background-drawing" aria-hidden="true">
-      <span className="background-whole" style={{ backgroundImage: background.images, backgroundBlendMode: background.blends }} />
-      <span className="background-layers">
-        {background.layers.map((layer, place) => (
-          <span key={layer.id} title={`Layer ${place + 1} by itself`} style={{ backgroundImage: layer.css }} />
-        ))}
-      </span>
+    <div className="drawing background-drawing">
+      <DrawnFill className="background-whole" html={background.html} />
+      {background.isElements && (
+        <p className="quiet">Pictures are elements of their own behind what a section, group, card, header or footer holds.</p>
+      )}
+      <LayersTable thing={thing} background={background} chosen={chosen?.id ?? null} onChoose={setWanted} />
+      {chosen && layer && layer.picture !== null && (
+        <PictureLayer
+          key={chosen.id}
+          thing={thing}
+          item={chosen}
+          layer={layer}
+          name={`Layer ${items.indexOf(chosen) + 1} of ${thing.name}`}
+        />
+      )}
     </div>
   );
 }

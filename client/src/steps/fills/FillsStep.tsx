@@ -4,6 +4,7 @@ import { ThingsPanel } from '../../things/ThingsPanel';
 import { BackgroundDrawing, BackgroundStrip } from './BackgroundDrawing';
 import { GradientDrawing } from './GradientDrawing';
 import { GradientStrip } from './GradientStrip';
+import { Pictures } from './Pictures';
 import { VIEWS } from './views';
 import './FillsStep.css';
 
@@ -25,13 +26,16 @@ export default function FillsStep() {
           drawn={(thing) => <GradientDrawing key={thing.id} thing={thing} />}
           drawsItems
         />
+      ) : view === 'pictures' ? (
+        <Pictures />
       ) : (
         <ThingsPanel
           key="background"
           kind="background"
           row={(thing) => <BackgroundStrip thing={thing} />}
           group={(thing) => fieldText(thing, 'group')}
-          drawn={(thing) => <BackgroundDrawing thing={thing} />}
+          drawn={(thing) => <BackgroundDrawing key={thing.id} thing={thing} />}
+          drawsItems
         />
       )}
     </section>

@@ -2,4 +2,5 @@
 export const VIEWS = [
   { value: 'gradients', label: 'Gradients', kind: 'gradient', one: 'Gradient' },
   { value: 'backgrounds', label: 'Backgrounds', kind: 'background', one: 'Background' },
+  { value: 'pictures', label: 'Pictures', kind: 'picture', one: 'Picture' },
 ] as const;

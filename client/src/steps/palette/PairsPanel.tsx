@@ -16,7 +16,7 @@ export function PairsPanel() {
   const [mending, setMending] = useState(false);
   if (pairs.isError) return <QueryError title="The pairs cannot be computed" query={pairs} />;
   if (!pairs.data) return <Waiting />;
-  const { rows, version } = pairs.data;
+  const { rows, version, unmeasured } = pairs.data;
   const failing = rows.filter((p) => !p.passes);
   const listed = shown === 'failing' ? failing : rows;
   return (
@@ -35,6 +35,11 @@ export function PairsPanel() {
           onChange={setShown}
         />
         <span className="quiet">WCAG 2.2</span>
+        {unmeasured > 0 && (
+          <span className="quiet" title="Text over pictures: what meets there is not among the pairs">
+            {unmeasured === 1 ? '1 block' : `${unmeasured} blocks`} over pictures not measured yet
+          </span>
+        )}
         <Button size="small" disabled={failing.length === 0 || mending} onClick={() => setMending(true)}>
           Mend all
         </Button>

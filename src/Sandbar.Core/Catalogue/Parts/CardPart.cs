@@ -22,7 +22,7 @@ internal sealed class CardPart : IParts
         ],
         Properties =
         [
-            Properties.Background,
+            Properties.Ground,
             Properties.TextColor.For("title", "Title colour", " .card-title"), Properties.TextStyle.For("title", "Title style", " .card-title"),
             Properties.TextColor.For("text", "Text colour", " .card-text"), Properties.TextStyle.For("text", "Text style", " .card-text"),
             Properties.TextColor.For("eyebrow", "Eyebrow colour", " .card-eyebrow"), Properties.TextStyle.For("eyebrow", "Eyebrow style", " .card-eyebrow"),

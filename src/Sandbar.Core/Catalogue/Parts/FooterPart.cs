@@ -17,7 +17,7 @@ internal sealed class FooterPart : IParts
         Slots = [new("credit", "Credit line", SlotKind.Text, Sample: "A line of credit")],
         Properties =
         [
-            Properties.Background, Properties.LineAbove, Properties.Padding,
+            Properties.Ground, Properties.LineAbove, Properties.Padding,
             Properties.TextColor.For("credit", "Credit colour", " .credit"), Properties.TextStyle.For("credit", "Credit style", " .credit"),
             Properties.ContentWidth.For("content", "Content width", " > .content"), Properties.StackGap.For("content", "Gap", $" > .content{Stacks.Inside}"),
         ],

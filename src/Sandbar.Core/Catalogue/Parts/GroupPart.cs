@@ -14,7 +14,7 @@ internal sealed class GroupPart : IParts
         Stack = "",
         IsRow = true,
         Inside = ["button", "button"],
-        Properties = [Properties.Background, Properties.Border, Properties.Radius, Properties.Shadow, Properties.Padding, Properties.OwnGap, Properties.StackDirection, Properties.PlaceAcross, Properties.PlaceDown],
+        Properties = [Properties.Ground, Properties.Border, Properties.Radius, Properties.Shadow, Properties.Padding, Properties.OwnGap, Properties.StackDirection, Properties.PlaceAcross, Properties.PlaceDown],
         Looks =
         [
             new("stack", "One below another", ("gap", "space 4"), ("direction", "one below another")),

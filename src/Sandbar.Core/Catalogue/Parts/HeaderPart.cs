@@ -17,7 +17,7 @@ internal sealed class HeaderPart : IParts
         Slots = [new("name", "Site name", SlotKind.Text, Required: true, Sample: "Name of the site"), new("to", "Leads to", SlotKind.Link, Sample: "#")],
         Properties =
         [
-            Properties.Background, Properties.TextColor.For("name", "Name colour", " .site-name"), Properties.TextStyle.For("name", "Name style", " .site-name"),
+            Properties.Ground, Properties.TextColor.For("name", "Name colour", " .site-name"), Properties.TextStyle.For("name", "Name style", " .site-name"),
             Properties.LineBelow, Properties.Shadow, Properties.Padding,
             Properties.ContentWidth.For("content", "Content width", " > .content"), Properties.Gap.For("content", "Gap", " > .content"),
         ],

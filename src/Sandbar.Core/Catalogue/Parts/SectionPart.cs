@@ -15,7 +15,7 @@ internal sealed class SectionPart : IParts
         Inside = ["heading-2", "paragraph"],
         Properties =
         [
-            Properties.Background, Properties.TextColor, Properties.LineAbove, Properties.LineBelow, Properties.Padding, Properties.MinHeight, Properties.GroundWidth,
+            Properties.Ground, Properties.TextColor, Properties.LineAbove, Properties.LineBelow, Properties.Padding, Properties.MinHeight, Properties.GroundWidth,
             Properties.ContentWidth.For("content", "Content width", " > .content"), Properties.ContentAcross with { Target = " > .content" }, Properties.ContentDown,
             Properties.StackGap.For("content", "Gap", $" > .content{Stacks.Inside}"),
         ],

@@ -43,8 +43,8 @@ public sealed class PaperKind : FixedKind<Paper>
     protected override ImmutableArray<Field> Described() =>
     [
         Of(new() { Id = "width", Name = "Width", Group = Sheet, Kind = LengthValues.Spaces, Words = [new(Paper.Full, "full bleed", "none")], Min = 1 }, p => p.Width, (p, value) => p with { Width = value }),
-        Of(new() { Id = "fill", Name = "Fill", Group = Sheet, Kind = new ColorValues(fills: true), Words = None }, p => p.Fill, (p, value) => p with { Fill = value }),
-        Of(new() { Id = "around", Name = "Ground around it", Group = Sheet, Kind = new ColorValues(fills: true) }, p => p.Around, (p, value) => p with { Around = value }),
+        Of(new() { Id = "fill", Name = "Fill", Group = Sheet, Kind = ColorValues.Grounds, Words = None }, p => p.Fill, (p, value) => p with { Fill = value }),
+        Of(new() { Id = "around", Name = "Ground around it", Group = Sheet, Kind = ColorValues.Grounds }, p => p.Around, (p, value) => p with { Around = value }),
         Of(new() { Id = "border", Name = "Border", Group = Sheet, Kind = new LineValues(sides: true), Words = None }, p => p.Border, (p, value) => p with { Border = value }),
         Of(new() { Id = "radius", Name = "Radius", Group = Sheet, Kind = new RadiusValues(), Words = [new("none", "0")], Min = 0 }, p => p.Radius, (p, value) => p with { Radius = value }),
         Of(new() { Id = "shadow", Name = "Shadow", Group = Sheet, Kind = new ShadowValues(), Words = None }, p => p.Shadow, (p, value) => p with { Shadow = value }),

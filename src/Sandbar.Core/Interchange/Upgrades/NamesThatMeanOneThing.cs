@@ -12,7 +12,7 @@ internal static class NamesThatMeanOneThing
     {
         foreach (var kind in Kinds.AllListed.Where(k => k is INamedKind))
         {
-            foreach (var thing in kind.Things(site).OfType<Named>().Where(t => Naming.IsReserved(site, kind, t.Name.Trim())).ToList())
+            foreach (var thing in kind.Things(site).OfType<INamed>().Where(t => Naming.IsReserved(site, kind, kind.Typed(t.Name.Trim()))).ToList())
             {
                 var name = $"{thing.Name.Trim()} {kind.Name}";
                 site = Enumerable.Range(1, 100).Select(n => new RenameThing(kind.Code, thing.Id, n == 1 ? name : $"{name} {n}").Apply(site).Site).FirstOrDefault(s => s is not null) ?? site;

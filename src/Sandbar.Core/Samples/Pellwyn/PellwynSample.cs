@@ -8,12 +8,12 @@ namespace Sandbar.Core.Samples.Pellwyn;
 /// <summary>Pellwyn Seed Library: a made-up neighbourhood library that lends the seeds of heritage vegetables.</summary>
 public static class PellwynSample
 {
-    private static readonly string[] Pictures = ["hero", "drawers", "bean", "beet", "pea", "tomato", "squash", "lettuce", "depths", "map"];
+    private static readonly string[] Pictures = ["hero", "drawers", "bean", "beet", "pea", "tomato", "squash", "lettuce", "depths", "map", "evening-beds.jpg", "weave.png"];
 
     public static SiteWithAssets Create()
     {
         BundledFamily[] families = [BundledFamilies.Find("fraunces")!, BundledFamilies.Find("figtree")!];
-        (ShelfItem Item, Asset Asset)[] pictures = [.. from picture in Pictures select SampleFiles.Picture("Pellwyn", picture, picture)];
+        (ShelfItem Item, Asset Asset)[] pictures = [.. from picture in Pictures select SampleFiles.Picture("Pellwyn", picture)];
         var site = new Site(
             Site.CurrentFormat,
             "Pellwyn Seed Library",
@@ -33,7 +33,7 @@ public static class PellwynSample
                 new("main-guide", "Growing guide", "guide"), new("main-workshops", "Workshops", "workshops"),
                 new("main-membership", "Membership", "membership"), new("main-contact", "Contact", "contact"),
             ])],
-            [.. families.SelectMany(f => f.Files).Select(f => f.Item), .. pictures.Select(p => p.Item)],
+            [.. families.SelectMany(f => f.Files).Select(f => f.Item), .. pictures.Select(p => p.Item with { FocusX = Focus(p.Item).X, FocusY = Focus(p.Item).Y })],
             new("""
                 /* The year beside the name, for the sixtieth season. */
                 .site-name::after {
@@ -49,6 +49,9 @@ public static class PellwynSample
         };
         return new(Starter.WithLooks(site), [.. families.SelectMany(f => f.Assets), .. pictures.Select(p => p.Asset)]);
     }
+
+    /// <summary>Where there is a face, it is kept in sight.</summary>
+    private static (Value X, Value Y) Focus(ShelfItem picture) => picture.Id == "evening-beds" ? (new NumberValue(70, "%"), new NumberValue(36, "%")) : (picture.FocusX, picture.FocusY);
 
     private static PaletteFoundation Palette() => new(
         [

@@ -9,11 +9,11 @@ internal static class WorkshopsPage
     public static readonly Page Page = new(
         "workshops", "Workshops", "workshops", "Workshops · Pellwyn Seed Library", "Bench evenings and Saturday workshops at the old pump house.", "day",
         [
-            Section("workshops-head", "Head", "Banner", null,
+            On("evening-at-the-beds", Section("workshops-head", "Head", "Banner", null,
                 Stack("workshops-head-text",
                     Paragraph("workshops-eyebrow", "Eyebrow", "At the long table"),
                     Heading("workshops-title", 1, "Workshops"),
-                    Paragraph("workshops-lead", "Lead", "Eight places each, with tea. Nobody is too new: half of those who teach here came to ask a question."))),
+                    Paragraph("workshops-lead", "Lead", "Eight places each, with tea. Nobody is too new: half of those who teach here came to ask a question.")))),
             Section("workshops-list", "Spring evenings", "Raised", null,
                 Heading("workshops-list-title", 2, "This spring"),
                 Cards("workshops-cards",

@@ -9,7 +9,7 @@ public sealed class ReferenceForm : ValueForm<ReferenceValue>
 
     protected override string Css(SiteReads reads, ReferenceValue value, Value? rest) => $"var({reads.Token(value)})";
 
-    protected override CssType? TypeOf(Site site, ReferenceValue value, Value? rest) => Kinds.Find(value.To)?.Type;
+    protected override CssType? TypeOf(Site site, ReferenceValue value, Value? rest) => Kinds.Find(value.To)?.TypeOf(site, value);
 
     protected override string? Refusal(Site site, ReferenceValue value, Value? rest) => Kinds.Leads(site, value) ? null : "This value refers to something that is not there.";
 

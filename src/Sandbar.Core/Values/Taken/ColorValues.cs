@@ -1,17 +1,20 @@
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Fills;
 using Sandbar.Css;
 using Sandbar.Css.Colors;
 
 namespace Sandbar.Core.Values;
 
 /// <summary>A role or a colour of the palette with its step, or any CSS colour.</summary>
-/// <param name="images">Whether named gradients are taken, too.</param>
-/// <param name="fills">Whether all fills are: gradients and backgrounds.</param>
-public sealed class ColorValues(bool fills = false, bool images = false) : ValueKind
+/// <param name="fills">What is taken beside colours: named gradients, backgrounds, pictures.</param>
+public sealed class ColorValues(params CssType[] fills) : ValueKind
 {
-    public override string Code => fills ? "fill" : images ? "image" : "color";
+    /// <summary>Every fill, where there is room for layers behind what a box holds.</summary>
+    public static ValueKind Grounds { get; } = new ColorValues(CssType.Image, CssType.Background, CssType.Layers);
 
-    public override IReadOnlyList<CssType> Types { get; } = fills ? [CssType.Color, CssType.Image, CssType.Background] : images ? [CssType.Color, CssType.Image] : [CssType.Color];
+    public override string Code => fills.Contains(CssType.Background) ? "fill" : fills.Length > 0 ? "image" : "color";
+
+    public override IReadOnlyList<CssType> Types { get; } = [CssType.Color, .. fills];
 
     public override Value Read(Typed typed)
     {
@@ -27,13 +30,20 @@ public sealed class ColorValues(bool fills = false, bool images = false) : Value
         throw new FormatException($"No role or colour is called {Quoted.Text(name)}, and it is not a CSS colour. Roles here: {Sentence.OneOf(roles)}.");
     }
 
+    public override string? Refusal(Site site, Setting setting, Value value, Value? rest) =>
+        ValueForms.TypeOf(site, value, rest) == CssType.Layers && !Types.Contains(CssType.Layers) && Types.Contains(CssType.Background)
+            ? $"{ValueForms.Write(site, value)} holds a picture, which takes room behind what a section, a group, a card, the header or the footer holds: there is none here."
+            : base.Refusal(site, setting, value, rest);
+
     /// <summary>A fill runs over the whole box, edges included: what is translucent there lies over it as it goes on. It may be several images, so that they are said apart.</summary>
     public override IEnumerable<Declared> Declare(SiteReads reads, Setting setting, string property, Value value, Value? rest)
     {
         var meant = value is RestValue { Step: 0 } && rest is not null ? rest : value;
-        var css = setting.Css(reads, value, rest);
         var type = ValueForms.TypeOf(reads.Site, meant);
-        if (!fills || property != "background" || (type != CssType.Image && type != CssType.Background)) return [new(property, css)];
+        if (property != "background" || type is null || !fills.Contains(type)) return [new(property, setting.Css(reads, value, rest))];
+        // It is another way of painting once it holds no picture: what is written is read from it whole.
+        if (meant is ReferenceValue { To: BackgroundKind.Kind } worn && reads.Thing<Background>(worn) is var background && type == CssType.Layers) return [new(property, "none")];
+        var css = setting.Css(reads, value, rest);
         Declared[] image = [new(property, "border-box"), new("background-image", css)];
         return type == CssType.Background ? [.. image, new("background-blend-mode", $"var({reads.Token((ReferenceValue)meant)}-blend)")] : image;
     }

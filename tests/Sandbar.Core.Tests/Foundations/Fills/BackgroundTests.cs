@@ -9,7 +9,7 @@ namespace Sandbar.Core.Tests.Foundations.Fills;
 /// <summary>Backgrounds as CSS. How layers are blended is held against Chromium in FillPixelTests.</summary>
 public class BackgroundTests
 {
-    private static readonly Site Site = Demo.Site with
+    private static readonly Site Site = Demo.WithoutOwnFills with
     {
         Fills = new([Demo.Site.Fills.Gradients.Get("dawn"), Demo.Site.Fills.Gradients.Get("allotment")])
         {

@@ -88,7 +88,7 @@ public class GradientTests
     [Fact]
     public void What_names_a_space_is_said_in_plain_stops_for_every_scheme_and_then_as_it_is()
     {
-        var alone = Demo.Site with { Fills = new([Demo.Site.Fills.Gradients.Get("dawn")]) };
+        var alone = Demo.WithoutOwnFills with { Fills = new([Demo.Site.Fills.Gradients.Get("dawn")]) };
         var sheet = SiteRelease.StyleSheet(alone.After(new SetThing("gradient", "dawn", "space", "OKLCH")));
         foreach (var scheme in Demo.Site.Palette.Schemes) Assert.Matches($"data-scheme=\"{scheme.CssName}\"\\] {{\\s+--gradient-dawn: linear-gradient\\(160deg, #[0-9a-f]{{6}} 0%", sheet);
         Assert.Matches(@"@supports \(background: linear-gradient\(in oklab, red, red\)\) \{\s+\[data-scheme\] \{\s+--gradient-dawn: linear-gradient\(160deg in oklch, var\(--role-raised\) 0%", sheet);

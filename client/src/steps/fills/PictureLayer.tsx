@@ -1,0 +1,111 @@
+import { useState } from 'react';
+import type { Edit, Schemas, SettingView, ThingView } from '../../api/client';
+import { fieldOf, kindOf, namesIn } from '../../site/catalogue';
+import { useActions, useEditing } from '../../site/editingContext';
+import { groupBy } from '../../ui/groupBy';
+import { Problem } from '../../ui/Problem';
+import { ValueCell } from '../../values/ValueCell';
+import { FocusBox } from './FocusBox';
+
+interface Props {
+  /** The background it is a layer of. */
+  thing: ThingView;
+  item: Schemas['ThingItemView'];
+  layer: Schemas['FillLayerView'];
+  name: string;
+}
+
+/** What can be set of a layer that is a picture: how it fills its box, the point kept in sight, what it does on scrolling, and its two colours. */
+export function PictureLayer({ thing, item, layer, name }: Props) {
+  const { make } = useActions();
+  const picture = useEditing((e) => e.site.pictures.find((p) => p.id === layer.picture));
+  const described = useEditing((e) => kindOf(e.catalogue, 'background')?.items);
+  const tonings = useEditing((e) => e.site.fills.tonings);
+  const [problem, setProblem] = useState<string | null>(null);
+  if (!picture || !described) return null;
+  const set = (field: string, text: string): Edit => ({ kind: 'setThing', of: 'background', in: thing.id, id: item.id, field, text });
+  const groups = [...groupBy(described.fields, (f) => f.group)].filter(([group]) => group !== '');
+  const tone = (shadows: string, highlights: string) =>
+    void make(
+      {
+        kind: 'together',
+        words: `${name} · toned ${shadows} and ${highlights}`,
+        edits: [set('toning', 'in two colours'), set('shadows', shadows), set('highlights', highlights)],
+      },
+      { saidAtItsPlace: true },
+    ).then(setProblem);
+  return (
+    <div className="picture-layer">
+      <div className="picture-layer-head">
+        <FocusBox
+          name={name}
+          picture={picture}
+          stored={{ x: layer.focusX, y: layer.focusY }}
+          edit={(field, share) => set(field, `${share}%`)}
+        />
+        <div className="tonings">
+          <span className="quiet">Toned in two colours of the palette</span>
+          <span className="toning-pairs">
+            {tonings.map((pair) => (
+              <button
+                key={`${pair.shadows} ${pair.highlights}`}
+                type="button"
+                className="toning-pair"
+                aria-label={`Tone ${name} in ${pair.shadows} and ${pair.highlights}`}
+                title={`${pair.shadows} and ${pair.highlights}`}
+                style={{ background: `linear-gradient(90deg, ${pair.dark}, ${pair.light})` }}
+                onClick={() => tone(pair.shadows, pair.highlights)}
+              />
+            ))}
+            {tonings.length === 0 && <span className="quiet">no two colours of the palette are dark and light enough</span>}
+          </span>
+        </div>
+      </div>
+      <div className="setting-groups">
+        {groups.map(([group, fields]) => (
+          <table key={group} className="values settings" aria-label={`${group} of ${name}`}>
+            <thead>
+              <tr>
+                <th scope="colgroup" colSpan={2}>
+                  {group}
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {fields.map((setting) => (
+                <LayerSetting key={setting.id} setting={setting} item={item} name={name} edit={(text) => set(setting.id, text)} />
+              ))}
+            </tbody>
+          </table>
+        ))}
+      </div>
+      <Problem text={problem} />
+    </div>
+  );
+}
+
+interface LayerSettingProps {
+  setting: SettingView;
+  item: Schemas['ThingItemView'];
+  name: string;
+  edit: (text: string) => Edit;
+}
+
+function LayerSetting({ setting, item, name, edit }: LayerSettingProps) {
+  const names = useEditing((e) => e.site.names);
+  const note = item.fields.find((f) => f.id === setting.id)?.note ?? '';
+  return (
+    <tr className={note === '' ? '' : 'idle'} title={note || undefined}>
+      <th scope="row">{setting.name}</th>
+      <td>
+        <ValueCell
+          name={`${setting.name} of ${name}`}
+          text={fieldOf(item, setting.id)}
+          inherited={null}
+          names={namesIn(names, setting)}
+          edit={(text) => edit(text ?? '')}
+        />
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,169 @@
+using Sandbar.Core.Checking;
+using Sandbar.Core.Design;
+using Sandbar.Core.Editing;
+using Sandbar.Core.Foundations.Fills;
+using Sandbar.Core.Foundations.Palette;
+using Sandbar.Core.Interchange;
+using Sandbar.Core.Rendering;
+using Sandbar.Core.Reviewing;
+using Sandbar.Css.Colors;
+
+namespace Sandbar.Core.Tests.Rendering;
+
+/// <summary>Backgrounds with pictures: elements behind what a box holds.</summary>
+public class FillLayersTests
+{
+    private const string Beds = "evening-at-the-beds", Called = "evening at the beds", Mark = "class=\"fill fill-evening-at-the-beds\"";
+
+    private static string Page(Site site, string page) => SiteRelease.Files(site).Single(f => f.Path == $"{page}.html").Text!;
+
+    private static string Sheet(Site site) => SiteRelease.StyleSheet(site);
+
+    private static Site With(string field, string text, string layer = "layer-2") => Demo.Site.After(new SetThing(BackgroundKind.Kind, layer, field, text, Beds));
+
+    [Fact]
+    public void What_wears_one_has_its_element_last_and_no_other_page_has_it()
+    {
+        var page = Page(Demo.Site, "workshops");
+        Assert.Contains($"<div {Mark} aria-hidden=\"true\">", page, StringComparison.Ordinal);
+        Assert.Contains("srcset=\"pictures/640/evening-beds.jpg 640w, pictures/1280/evening-beds.jpg 1280w, pictures/1920/evening-beds.jpg 1920w, pictures/evening-beds.jpg 2400w\"", page, StringComparison.Ordinal);
+        // At the top of the page: it is not waited with.
+        Assert.DoesNotContain("loading=\"lazy\"", page[page.IndexOf(Mark, StringComparison.Ordinal)..page.IndexOf("</section>", StringComparison.Ordinal)], StringComparison.Ordinal);
+        Assert.DoesNotContain(Mark, Page(Demo.Site, "index"), StringComparison.Ordinal);
+        Assert.Contains(".own-workshops-head > .fill-evening-at-the-beds {\n    display: block;", Sheet(Demo.Site), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_look_wears_one_at_some_widths_and_in_some_states_and_a_block_may_not()
+    {
+        var site = Demo.Site.After(new SetCell("section-standard", "background", State.Rest, 600, null, Called)).After(new SetCell("card-featured", "background", State.Hover, null, null, Called));
+        var sheet = Sheet(site);
+        Assert.Contains(".section-standard > .fill-evening-at-the-beds {\n    display: none;", sheet, StringComparison.Ordinal);
+        Assert.Contains(".section-standard > .fill-evening-at-the-beds {\n      display: block;", sheet, StringComparison.Ordinal);
+        Assert.Contains(".card-featured:hover > .fill-evening-at-the-beds", sheet, StringComparison.Ordinal);
+        Assert.Contains(Mark, Page(site, "index"), StringComparison.Ordinal);
+        // A colour of its own is stronger: the element is gone from its page.
+        var own = Demo.Site.After(new SetOwn("workshops-head", "background", State.Rest, null, null, "raised"));
+        Assert.DoesNotContain(Mark, Page(own, "workshops"), StringComparison.Ordinal);
+        var plain = Demo.Site.After(new SetCell("section-banner", "background", State.Rest, null, null, Called)).After(new SetOwn("home-banner", "background", State.Rest, 600, null, "raised"));
+        Assert.Contains(".own-home-banner > .fill-evening-at-the-beds {\n      display: none;", Sheet(plain), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Where_there_is_no_room_for_a_picture_it_is_refused_and_stays_so()
+    {
+        Assert.Contains("holds a picture", Demo.Site.Refused(new SetCell("button-filled", "background", State.Rest, null, null, Called)).Message, StringComparison.Ordinal);
+        var worn = Demo.Site.After(new SetCell("button-filled", "background", State.Rest, null, null, "bed at dusk"));
+        Assert.Contains("has no room", worn.Refused(new SetThing(BackgroundKind.Kind, "layer-1", "fill", "picture weave", "bed-at-dusk")).Message, StringComparison.Ordinal);
+        var own = Demo.Site.After(new SetOwn("home-title", "background", State.Rest, null, null, "bed at dusk"));
+        Assert.Contains("has no room", own.Refused(new SetThing(BackgroundKind.Kind, "layer-1", "fill", "picture weave", "bed-at-dusk")).Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_layer_that_is_off_is_in_neither_markup_nor_sheet()
+    {
+        var site = With("shown", "off");
+        Assert.DoesNotContain(Mark, Page(site, "workshops"), StringComparison.Ordinal);
+        // What is left is colours and gradients, which need no element.
+        Assert.Contains("--background-evening-at-the-beds:", Sheet(site), StringComparison.Ordinal);
+    }
+
+    /// <summary>The stage learns of markup that changes elsewhere than in the block.</summary>
+    [Fact]
+    public void Pages_that_wear_one_change_with_its_layers()
+    {
+        var around = new Surroundings((page, _) => page.Slug, item => item.Hash, "", MarkBlocks: true);
+        string[] Changed(Site after, string page) => [.. PageChanges.Between(Demo.Site, after, [page], around).Select(c => c.Block)];
+        var picture = With("fill", "picture drawers");
+        Assert.Equal(["workshops-head"], Changed(picture, "workshops"));
+        Assert.Empty(Changed(picture, "home"));
+        Assert.Empty(Changed(With("focus-x", "10%"), "workshops"));
+        Assert.NotEqual(PageChanges.Mark(Demo.Site, Demo.Site.Pages.Get("workshops")), PageChanges.Mark(picture, picture.Pages.Get("workshops")));
+        // A focal point is a rule that says something else, and nothing more.
+        var changes = StyleSheetChanges.Between(StyleSheetRenderer.Render(Demo.Site), StyleSheetRenderer.Render(With("focus-x", "10%")));
+        Assert.Equal("fill evening-at-the-beds layer-2 picture", Assert.Single(changes!.Value).Key);
+    }
+
+    [Fact]
+    public void Toning_follows_the_scheme_and_who_prefers_dark()
+    {
+        var site = With("shadows", "text").After(new SetThing(BackgroundKind.Kind, "layer-2", "highlights", "ground", Beds));
+        var rules = StyleSheetRenderer.Render(site).Rules.Where(r => r.Key.StartsWith($"fill {Beds} tones", StringComparison.Ordinal)).ToList();
+        Assert.Equal(["tones day", "tones dusk", "tones day dark"], rules.Select(r => r.Key[$"fill {Beds} ".Length..]));
+        Assert.Equal(rules[1].Declarations[0].Value, rules[2].Declarations[0].Value);
+        Assert.NotEqual(rules[0].Declarations[0].Value, rules[1].Declarations[0].Value);
+        var (text, ground) = (SchemeColors.Resolve(site.Palette, site.Palette.Schemes[0], "text").Color, SchemeColors.Resolve(site.Palette, site.Palette.Schemes[0], "ground").Color);
+        Assert.Equal(Toning.Css(text, ground), rules[0].Declarations[0].Value);
+    }
+
+    [Fact]
+    public void What_moves_slower_moves_along_a_timeline_where_that_is_known_and_wanted()
+    {
+        var sheet = Sheet(With("attachment", "slower than it"));
+        Assert.Contains("@supports (animation-timeline: view())", sheet, StringComparison.Ordinal);
+        Assert.Contains("@media screen and (prefers-reduced-motion: no-preference)", sheet, StringComparison.Ordinal);
+        Assert.Contains($"@keyframes {FillLayers.Moves}", sheet, StringComparison.Ordinal);
+        Assert.DoesNotContain(FillLayers.Moves, Sheet(Demo.Site), StringComparison.Ordinal);
+        Assert.Contains("clip-path: inset(0)", Sheet(With("attachment", "stands still")), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void What_lies_behind_is_blurred_where_that_is_asked_and_nowhere_else()
+    {
+        var site = Demo.Site.After(new SetThing(BackgroundKind.Kind, "bed-at-dusk", "blur", "6px")).After(new SetCell("card-standard", "background", State.Rest, 600, null, "bed at dusk"));
+        var sheet = Sheet(site);
+        Assert.Contains("backdrop-filter: blur(6px);", sheet, StringComparison.Ordinal);
+        Assert.Contains("backdrop-filter: none;", sheet, StringComparison.Ordinal);
+        Assert.DoesNotContain("backdrop-filter", Sheet(Demo.Site), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void The_paper_and_what_is_around_it_wear_one_too()
+    {
+        var site = Demo.Site.After(new SetThing("paper", "paper", "around", "linen")).After(new SetThing("paper", "paper", "width", "900px")).After(new SetThing("paper", "paper", "fill", Called));
+        Assert.Contains("body > .fill-linen {\n    display: block;", Sheet(site), StringComparison.Ordinal);
+        Assert.Contains(".paper > .fill-evening-at-the-beds {\n    display: block;", Sheet(site), StringComparison.Ordinal);
+        var page = Page(site, "index");
+        Assert.Contains("class=\"fill fill-linen\"", page, StringComparison.Ordinal);
+        Assert.Contains(Mark, page, StringComparison.Ordinal);
+        Assert.Empty(SiteCheck.Problems(site));
+    }
+
+    /// <summary>What meets on a picture is not guessed: it is told that it was not measured.</summary>
+    [Fact]
+    public void Text_on_a_picture_is_counted_and_is_no_pair()
+    {
+        Assert.DoesNotContain(ContrastPairs.Of(Demo.Site, TestContext.Current.CancellationToken), p => p.Places.Any(at => at.Block == "workshops-title"));
+        Assert.Contains(ContrastPairs.Of(Demo.Site, TestContext.Current.CancellationToken), p => p.Places.Any(at => at.Block == "membership-prices-title") is false && p.Places.Any(at => at.Block == "price-plot"));
+        var without = Demo.Site.After(new DropOwn("workshops-head", "background"));
+        Assert.Contains(ContrastPairs.Of(without, TestContext.Current.CancellationToken), p => p.Places.Any(at => at.Block == "workshops-title"));
+        Assert.True(ContrastPairs.Unmeasured(without, TestContext.Current.CancellationToken) < ContrastPairs.Unmeasured(Demo.Site, TestContext.Current.CancellationToken));
+        Assert.Equal(0, ContrastPairs.Unmeasured(without.After(new DropOwn("membership-prices", "background")), TestContext.Current.CancellationToken));
+    }
+
+    [Fact]
+    public void A_snippet_takes_it_along()
+    {
+        var snippet = Snippet.Of(Demo.Site, Blocks.Find(Demo.Site, "workshops-head")!, resolved: false);
+        Assert.Contains(Mark, snippet.Html, StringComparison.Ordinal);
+        Assert.Contains(".fill-evening-at-the-beds > :nth-child(1)", snippet.Css, StringComparison.Ordinal);
+        Assert.Contains(snippet.Needs, i => i.Id == "evening-beds");
+    }
+
+    /// <summary>The weights of luminance: pure colours come to their share, black and white to the two colours.</summary>
+    [Theory]
+    [InlineData("#000000", "#20303a")]
+    [InlineData("#ffffff", "#f0e0c0")]
+    [InlineData("#ff0000", "#4c5556")]
+    [InlineData("#00ff00", "#b5ae9a")]
+    public void Toning_runs_between_its_two_colours_by_how_light_a_pixel_is(string pixel, string toned) =>
+        Assert.Equal(toned, ColorText.Hex(Toning.Of(ColorText.Parse(pixel), ColorText.Parse("#20303a"), ColorText.Parse("#f0e0c0"))));
+
+    [Fact]
+    public void Pairs_to_tone_in_are_dark_and_light_and_of_the_palette()
+    {
+        var pairs = Toning.Pairs(Demo.Site);
+        Assert.InRange(pairs.Length, 1, 6);
+        Assert.All(pairs, p => Assert.True(Demo.Site.Palette.Row(p.Highlights).Base.To(ColorSpace.Oklch).C1 > Demo.Site.Palette.Row(p.Shadows).Base.To(ColorSpace.Oklch).C1));
+    }
+}
