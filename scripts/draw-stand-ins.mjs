@@ -5,7 +5,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-const FOLDER = 'src/Sandbar.Core/Samples/Pellwyn/pictures';
+const FOLDER = 'src/Sandbar.Core/Samples/Pellwyn';
 
 /** Runs in the page: the same numbers each time, so that the pictures come out the same. */
 const SHARED = `
@@ -164,7 +164,7 @@ for (const [name, drawing] of Object.entries(PICTURES)) {
   const { result, exceptionDetails } = await send('Runtime.evaluate', { expression: `(async () => { ${SHARED} ${drawing} })()`, awaitPromise: true, returnByValue: true }, sessionId);
   if (exceptionDetails) throw new Error(exceptionDetails.exception.description);
   const bytes = Buffer.from(result.value, 'base64');
-  writeFileSync(join(FOLDER, name), bytes);
+  writeFileSync(join(FOLDER, name.endsWith('.webm') ? 'clips' : 'pictures', name), bytes);
   console.log(`${name}: ${bytes.length} bytes`);
 }
 socket.close();

@@ -1,7 +1,6 @@
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Foundations.Palette;
-using Sandbar.Core.Foundations.Shelf;
 using Sandbar.Core.Rendering;
 using Sandbar.Css.Colors;
 
@@ -27,15 +26,15 @@ public sealed record BackgroundView(string Id, string Html, bool IsElements, IRe
 }
 
 /// <param name="Html">What it is by itself; nothing where it is off.</param>
-/// <param name="Picture">Id of the picture it is; null of a colour or gradient.</param>
+/// <param name="Placed">Id of the picture or clip it is; null of a colour or gradient.</param>
 /// <param name="FocusX">Where its focal point lies, % of the picture from the left.</param>
 /// <param name="FocusY">% from the top.</param>
-public sealed record FillLayerView(string Id, string Html, string? Picture, decimal FocusX, decimal FocusY)
+public sealed record FillLayerView(string Id, string Html, string? Placed, decimal FocusX, decimal FocusY)
 {
     public static FillLayerView Of(Site site, BackgroundLayer layer)
     {
         var (x, y) = FillLayers.FocusOf(site, layer);
-        return new(layer.Id, BackgroundView.Drawn(site, [layer]), layer.Fill is ReferenceValue { To: PictureKind.Kind } picture ? picture.Id : null, x, y);
+        return new(layer.Id, BackgroundView.Drawn(site, [layer]), BackgroundKind.IsPlaced(layer) ? ((ReferenceValue)layer.Fill).Id : null, x, y);
     }
 }
 

@@ -26,3 +26,9 @@ public sealed record MenuItemView(string Id, string Label, string To, string? As
 /// <summary>A picture of the shelf.</summary>
 /// <param name="Address">Where its bytes are.</param>
 public sealed record PictureView(string Id, string Name, string Address, int Width, int Height, string File);
+
+/// <summary>A clip of the shelf.</summary>
+/// <param name="Address">Where its bytes are, or those of what stands in for it.</param>
+/// <param name="File">Its file in a release, or where it is.</param>
+/// <param name="IsOutside">Whether it is elsewhere: what is shown here only stands in for it.</param>
+public sealed record ClipView(string Id, string Name, string Address, int Width, int Height, string File, bool IsOutside);

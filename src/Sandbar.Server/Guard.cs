@@ -7,7 +7,7 @@ internal static class Guard
 {
     // antd and the CSS editor insert style elements while running.
     private const string AppPolicy =
-        "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; frame-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
+        "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; media-src 'self'; frame-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
 
     /// <summary>What the stage shows may ask for nothing outside and run nothing, whatever an override says.</summary>
     public const string StagePolicy =

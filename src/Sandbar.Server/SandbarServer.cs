@@ -58,6 +58,7 @@ public static partial class SandbarServer
         BlockEndpoints.Map(api);
         WritingEndpoints.Map(api);
         PictureEndpoints.Map(api);
+        ClipEndpoints.Map(api);
         SnapshotEndpoints.Map(api);
         ReleaseEndpoints.Map(api);
         StageEndpoints.Map(app);

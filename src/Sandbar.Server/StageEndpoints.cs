@@ -40,7 +40,8 @@ internal static class StageEndpoints
             if ((await store.AssetAsync(hash, cancel) ?? BundledFamilies.Asset(hash)) is not { } asset) return TypedResults.NotFound();
             response.Headers.ContentSecurityPolicy = Guard.AssetPolicy;
             response.Headers.CacheControl = "public, max-age=31536000, immutable";
-            return TypedResults.File(asset.Bytes, asset.MediaType);
+            // Clips are read in pieces.
+            return TypedResults.File(asset.Bytes, asset.MediaType, enableRangeProcessing: true);
         }).ExcludeFromDescription();
     }
 

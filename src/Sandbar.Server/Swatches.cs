@@ -26,6 +26,8 @@ internal static class Swatches
     {
         string Faded(Value color) => ShadowLayerForm.Faded(Of(site, color) ?? "transparent", NumberForm.Css(opacity, "%"));
         if (fill is ReferenceValue { To: PictureKind.Kind } picture) return $"url(\"{StageEndpoints.AssetAddress(site.Shelf.Get(picture.Id))}\")";
+        // A clip has no image: its poster stands for it, where it has one.
+        if (fill is ReferenceValue { To: ClipKind.Kind } clip) return site.Shelf.Get(clip.Id).Poster is ReferenceValue poster ? Image(site, poster, opacity) : BackgroundKind.Flat("transparent");
         return fill is ReferenceValue { To: GradientKind.Kind } gradient ? GradientKind.Css(new(site), site.Fills.Gradients.Get(gradient.Id), Faded) : BackgroundKind.Flat(Faded(fill));
     }
 }

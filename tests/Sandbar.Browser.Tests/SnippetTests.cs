@@ -8,7 +8,7 @@ namespace Sandbar.Browser.Tests;
 public sealed class SnippetTests(Workplace workplace) : IClassFixture<Workplace>
 {
     /// <summary>What depends on how much room there is around, and on what stands before and after. What it stands in makes a block of whatever it lays out.</summary>
-    private const string OfPlace = "^(width|height|inline-size|block-size|perspective-origin|transform-origin|margin.*|grid-template.*|top|right|bottom|left|inset.*)$";
+    private const string OfPlace = "^(width|height|inline-size|block-size|perspective-origin|transform-origin|margin.*|grid-template.*|top|right|bottom|left|inset.*|object-position)$";
 
     [Theory]
     [InlineData(false)]

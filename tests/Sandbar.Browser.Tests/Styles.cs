@@ -20,7 +20,7 @@ internal static class Styles
                 const style = view.getComputedStyle(element, pseudo);
                 if (pseudo && style.content === 'none') continue;
                 const name = element.tagName + '.' + element.className + (pseudo ?? '');
-                lines.push(name + ' ' + [...style].filter(p => !p.startsWith('--')).map(p => p + ':' + style.getPropertyValue(p)).join(';'));
+                lines.push(name + ' ' + [...style].filter(p => !p.startsWith('--')).map(p => p + ':' + style.getPropertyValue(p).replace(/url\("http:[^"]*\/(pictures\/[^"]*)"\)/g, 'url("$1")')).join(';'));
               }
             }
             return lines;

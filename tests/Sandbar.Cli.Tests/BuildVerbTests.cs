@@ -28,7 +28,7 @@ public sealed class BuildVerbTests : IDisposable
         var expected = SiteRelease.Files(sample.Site).ToList();
         Assert.Equal(expected.Select(f => f.Path).Order(), Directory.GetFiles(Out, "*", SearchOption.AllDirectories).Select(f => Path.GetRelativePath(Out, f)).Order());
         foreach (var file in expected.Where(f => f.Text is not null)) Assert.Equal(file.Text, File.ReadAllText(Path.Combine(Out, file.Path)));
-        foreach (var file in expected.Where(f => f.Hash is not null)) Assert.Equal(sample.Assets.First(a => a.Hash == file.Hash).Bytes, File.ReadAllBytes(Path.Combine(Out, file.Path)));
+        foreach (var file in expected.Where(f => f.Hash is not null)) Assert.Equal(file.Bytes(sample.Assets.First(a => a.Hash == file.Hash).Bytes), File.ReadAllBytes(Path.Combine(Out, file.Path)));
     }
 
     /// <summary>What a site file says of its own fonts is not believed: they are measured anew.</summary>

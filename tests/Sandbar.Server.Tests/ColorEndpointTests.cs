@@ -85,7 +85,7 @@ public sealed class ColorEndpointTests : IAsyncLifetime
         Assert.Contains(uses, u => u!["kind"]!.GetValue<string>() == "thing" && u["of"]!.GetValue<string>() == "scheme" && u["words"]!.GetValue<string>() == "link in Day");
         // By step, itself first: a designer who changes one by hand sees what it reaches.
         var ofLeaf = (await server.Client.GetFromJsonAsync<JsonArray>("/api/sites/pellwyn/uses/color/leaf", Cancel))!;
-        Assert.Equal(["", "tint 6", "tint 5", "tint 4", "tint 2", "tint 1", "shade 1", "shade 2", "shade 3"], ofLeaf.Select(u => u!["step"]!.GetValue<string>()).Distinct());
+        Assert.Equal(["", "tint 6", "tint 5", "tint 4", "tint 2", "tint 1", "shade 1", "shade 2", "shade 3", "shade 4"], ofLeaf.Select(u => u!["step"]!.GetValue<string>()).Distinct());
         var reach = await server.Client.PostAsJsonAsync("/api/sites/pellwyn/reach", new { kind = "removeThing", of = "color", id = "beet", by = "leaf", @in = (string?)null }, Cancel).OkAsync();
         Assert.True(reach["pages"]!.GetValue<int>() > 0);
         using var cannot = await server.Client.PostAsJsonAsync("/api/sites/pellwyn/reach", new { kind = "removeThing", of = "color", id = "beet", by = (string?)null, @in = (string?)null }, Cancel);

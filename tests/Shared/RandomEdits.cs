@@ -100,7 +100,7 @@ internal static class RandomEdits
     private static Gen<Edit> Pictured() => Gen.Select(
         Among("shot-1", "shot-2", "gone me"), Among("reeds.png", "", "a\nb.svg", "Pump house.jpg"), Among("image/png", "image/svg+xml", "image/gif"), Gen.Int[0, 4000],
         Gen.Select(Among([.. Blocks.All(Demo.Site).Select(b => b.Id), "new-1"]), Among<string?>("home", "gone", null), Among<string?>([null, .. Blocks.All(Demo.Site).Select(b => b.Id)]), Gen.Int[0, 9], Gen.Int[0, 3]),
-        (item, name, mediaType, size, spot) => size % 5 == 0 ? new ReplacePicture(size % 2 == 0 ? "beet" : item, name, mediaType, new string('d', 64), size, 300) : (Edit)new AddPicture(item, name, mediaType, new string(size % 2 == 0 ? 'b' : 'c', 64), size, 300, spot.Item5 == 0 ? null : new(spot.Item1, spot.Item2, spot.Item3, spot.Item4)) { Post = size % 7 == 0 ? "frost" : null });
+        (item, name, mediaType, size, spot) => size % 11 == 0 ? new AddClip(item, name, size % 2 == 0 ? "video/webm" : mediaType, new string('e', 64), size, 300, size % 3 == 0 ? "https://clips.example/a.webm" : name) : size % 5 == 0 ? new ReplacePicture(size % 2 == 0 ? "beet" : item, name, mediaType, new string('d', 64), size, 300) : (Edit)new AddPicture(item, name, mediaType, new string(size % 2 == 0 ? 'b' : 'c', 64), size, 300, spot.Item5 == 0 ? null : new(spot.Item1, spot.Item2, spot.Item3, spot.Item4)) { Post = size % 7 == 0 ? "frost" : null });
 
     /// <summary>Posts and categories, with blocks that list them.</summary>
     private static Gen<Edit> Posted()

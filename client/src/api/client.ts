@@ -41,7 +41,7 @@ export class RequestFailed extends Error {
 export const api = createClient<paths>({ baseUrl: '' });
 
 /** A file as the body of a request: the schema calls bytes a string. */
-export const bytesOf = (file: File) => ({ body: file as unknown as string, bodySerializer: (bytes: unknown) => bytes });
+export const bytesOf = (file: Blob) => ({ body: file as unknown as string, bodySerializer: (bytes: unknown) => bytes });
 
 /** The answer of a request, or an error whose message a designer can read. */
 export async function answered<T>(request: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {

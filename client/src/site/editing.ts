@@ -52,6 +52,8 @@ export interface Editing {
   addPicture: (file: File, spot: PictureSpot | PostSpot | null, making?: Pick<Making, 'saidAtItsPlace'>) => Promise<string | null>;
   /** Gives a picture of the shelf another file; resolves to what is wrong with it, or null. */
   replacePicture: (file: File, picture: string) => Promise<string | null>;
+  /** Puts a clip on the shelf: a file, or one that is elsewhere; resolves to what is wrong with it, or null. */
+  addClip: (clip: File | { name: string; address: string }) => Promise<string | null>;
   /** Goes back to a snapshot as one edit. */
   bringBack: (snapshot: string) => Promise<string | null>;
   /** Tells the designer what could not be done. */
@@ -233,6 +235,7 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
       addPicture: async (file, spot, { saidAtItsPlace } = {}) =>
         told(await inTurn((version) => requests.addPicture(version, file, spot)), saidAtItsPlace),
       replacePicture: async (file, picture) => told(await inTurn((version) => requests.replacePicture(version, file, picture)), true),
+      addClip: async (clip) => told(await inTurn((version) => requests.addClip(version, clip)), true),
       bringBack: async (snapshot) => told(await inTurn((version) => requests.bringBack(version, snapshot))),
       typed: typing.kept,
       type: (place, typed) => {

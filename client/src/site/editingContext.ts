@@ -24,6 +24,7 @@ export function useActions(): Pick<
   | 'addFont'
   | 'addPicture'
   | 'replacePicture'
+  | 'addClip'
   | 'tell'
   | 'forgetTrouble'
   | 'showBefore'

@@ -71,6 +71,18 @@ export function requestsOf(slug: string, openedAt?: number) {
           headers: { 'Content-Type': 'application/octet-stream' },
         }),
       ),
+    /** A clip as a file, or the address of one that is elsewhere. */
+    addClip: (version: number, clip: File | { name: string; address: string }) =>
+      answered(
+        api.POST('/api/sites/{slug}/clips', {
+          params: {
+            path,
+            query: { ...from(version, newGesture()), name: clip.name, ...(clip instanceof File ? {} : { address: clip.address }) },
+          },
+          ...bytesOf(clip instanceof File ? clip : new Blob()),
+          headers: { 'Content-Type': 'application/octet-stream' },
+        }),
+      ),
     earlierSheet: (since: 'edit' | 'name') => answered(api.GET('/api/sites/{slug}/sheet', { params: { path, query: { before: since } } })),
   };
 }

@@ -25,6 +25,8 @@ export function stepOfKind(kind: string, id: string): { step: string; change: Re
       return { step: 'fills', change: { view: 'backgrounds', background: id } };
     case 'picture':
       return { step: 'fills', change: { view: 'pictures', picture: id } };
+    case 'clip':
+      return { step: 'fills', change: { view: 'clips', clip: id } };
     case 'duration':
       return { step: 'edges', change: { view: 'durations', duration: id } };
     case 'easing':

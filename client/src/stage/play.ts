@@ -36,6 +36,39 @@ export function usePlayed(page: Document | null): void {
     root.removeAttribute('data-play');
     root.getBoundingClientRect();
     root.setAttribute('data-play', '');
-    return () => root.removeAttribute('data-play');
+    const stopClips = playClips(page);
+    return () => {
+      stopClips();
+      root.removeAttribute('data-play');
+    };
   }, [page, playing, times]);
+}
+
+/** Plays the clips of a page as its release does, without sound, until the returned function is called. */
+export function playClips(page: Document): () => void {
+  const playing = new AbortController();
+  const clips = [...page.querySelectorAll<HTMLVideoElement>('.fill video')];
+  for (const clip of clips) {
+    const from = Number(clip.dataset.from ?? 0);
+    const until = Number(clip.dataset.until ?? Infinity);
+    const begin = () => {
+      if (clip.currentTime < from || clip.currentTime >= until) clip.currentTime = from;
+    };
+    const finish = () => {
+      clip.currentTime = from;
+      if (clip.dataset.loops === undefined) clip.pause();
+      else void clip.play().catch(() => undefined);
+    };
+    const { signal } = playing;
+    clip.addEventListener('loadedmetadata', begin, { signal });
+    clip.addEventListener('timeupdate', () => clip.currentTime >= until && finish(), { signal });
+    clip.addEventListener('ended', finish, { signal });
+    clip.muted = true;
+    begin();
+    void clip.play().catch(() => undefined);
+  }
+  return () => {
+    playing.abort();
+    for (const clip of clips) clip.pause();
+  };
 }

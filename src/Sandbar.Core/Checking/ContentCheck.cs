@@ -24,7 +24,7 @@ public static class ContentCheck
         return slot.Kind switch
         {
             SlotKind.Link when !Leads(site, text) => LeadsNowhere(text),
-            SlotKind.Picture when site.Shelf.Find(text) is not { Width: > 0 } => "This picture is not on the shelf.",
+            SlotKind.Picture when site.Shelf.Find(text) is not { IsPicture: true } => "This picture is not on the shelf.",
             SlotKind.Category when site.Categories.Find(text) is null => "This category is no longer there.",
             SlotKind.Menu when site.Menus.Find(text) is null => "This menu is no longer there.",
             SlotKind.Choice when !slot.Words.Any(w => w.Code == text) => $"{slot.Name} takes {string.Join(", ", slot.Words.Select(w => w.Label))}.",

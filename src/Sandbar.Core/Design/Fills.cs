@@ -58,6 +58,18 @@ public sealed record BackgroundLayer(string Id, Value Fill) : IListed
     /// <summary>The colour its lightest parts come to.</summary>
     public Value Highlights { get; init; } = new ReferenceValue("role", "ground");
 
+    /// <summary>Whether a clip begins anew where it ends.</summary>
+    public Value Loop { get; init; } = new WordValue("on");
+
+    /// <summary>Where in a clip it begins, seconds.</summary>
+    public Value From { get; init; } = new NumberValue(0, "s");
+
+    /// <summary>Where it ends; or with the clip.</summary>
+    public Value Until { get; init; } = new WordValue("end");
+
+    /// <summary>Whether visitors may ask to hear it; of itself it is never heard.</summary>
+    public Value Sound { get; init; } = new WordValue("none");
+
     /// <summary>Stands where the picture's own focal point counts.</summary>
     public const string AsPicture = "picture";
 }

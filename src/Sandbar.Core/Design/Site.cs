@@ -60,10 +60,10 @@ public sealed record Site(
 /// <param name="Cells">Values by <see cref="CellKey"/> in its text form.</param>
 public sealed record Look(string Id, string Name, string CssName, string Part, ImmutableSortedDictionary<string, Value> Cells) : Named(Id, Name, CssName);
 
-/// <summary>A picture or font of the site; its bytes are kept by their hash.</summary>
+/// <summary>A picture, clip or font of the site; its bytes are kept by their hash.</summary>
 /// <param name="File">File name in the release, unique.</param>
-/// <param name="Hash">SHA-256 of the bytes, lower-case hex.</param>
-/// <param name="Width">Pixels of a picture; 0 for a font.</param>
+/// <param name="Hash">SHA-256 of the bytes, lower-case hex; of a clip that is elsewhere those of what stands in for it on stage.</param>
+/// <param name="Width">Pixels of a picture or clip; 0 for a font.</param>
 public sealed record ShelfItem(string Id, string Name, string File, string MediaType, string Hash, int Width, int Height) : INamed
 {
     /// <summary>What a picture shows, in words, for those who do not see it; none where it only adorns.</summary>
@@ -75,9 +75,20 @@ public sealed record ShelfItem(string Id, string Name, string File, string Media
     /// <summary>% from the top.</summary>
     public Value FocusY { get; init; } = new NumberValue(50, "%");
 
-    /// <summary>Whether it is a picture.</summary>
+    /// <summary>Where a clip is that is none of the site's own files; empty of all others.</summary>
+    public string Address { get; init; } = "";
+
+    /// <summary>Id of the picture that is shown in place of a clip until it plays, and to those who ask for less motion; empty for none.</summary>
+    public Value Poster { get; init; } = new WordValue(NoPoster);
+
+    /// <summary>Stands where a clip has no poster.</summary>
+    public const string NoPoster = "none";
+
     [JsonIgnore]
-    public bool IsPicture => Width > 0;
+    public bool IsPicture => MediaType.StartsWith("image/", StringComparison.Ordinal);
+
+    [JsonIgnore]
+    public bool IsClip => MediaType.StartsWith("video/", StringComparison.Ordinal);
 }
 
 /// <summary>CSS the designer wrote.</summary>

@@ -14,14 +14,16 @@ public sealed record AddPicture(string Item, string Name, string MediaType, stri
     /// <summary>Id of the post it is the picture of; null for none.</summary>
     public string? Post { get; init; }
 
+    private const string Otherwise = "Picture";
+
     protected override Outcome Change(Site site)
     {
-        var item = site.Shelf.FirstOrDefault(i => i.Hash == Hash && i.Width > 0);
+        var item = site.Shelf.FirstOrDefault(i => i.Hash == Hash && i.IsPicture);
         if (item is null)
         {
             if (Names.CheckId(Item, site.Shelf.Find(Item) is not null, "/item") is { } badId) return badId;
             if (Width <= 0 || Height <= 0) return new Problem("/width", "A picture has a width and a height.");
-            item = new(Item, FreeName(site), PictureFiles.Free(site, Name, MediaType), MediaType, Hash, Width, Height);
+            item = new(Item, ShelfNames.Free(site, Name, Otherwise), ShelfNames.FreeFile(site, "pictures", Name, MediaType), MediaType, Hash, Width, Height);
             site = site with { Shelf = site.Shelf.Add(item) };
             if (ShelfCheck.Problems(site).FirstOrDefault() is { } problem) return problem;
         }
@@ -30,19 +32,7 @@ public sealed record AddPicture(string Item, string Name, string MediaType, stri
     }
 
     public override string Describe(Site site) =>
-        Spot is not null && Blocks.Find(site, Spot.Block) is { } block ? $"{block.Name} · picture {Said}" : $"Picture {Said} added{(Spot?.Page is { } page ? BlockEdits.On(site, page) : "")}";
-
-    /// <summary>The name of the file without its ending, as far as it can be a name.</summary>
-    private string Said => Names.Cut(Path.GetFileNameWithoutExtension(Name)) is { Length: > 0 } said ? said : "Picture";
-
-    /// <summary>The same, and nobody else's.</summary>
-    private string FreeName(Site site)
-    {
-        var taken = site.Shelf.Select(i => i.Name).ToHashSet(StringComparer.OrdinalIgnoreCase);
-        var free = Said;
-        for (var n = 2; taken.Contains(free); n++) free = $"{Said} {n}";
-        return free;
-    }
+        Spot is not null && Blocks.Find(site, Spot.Block) is { } block ? $"{block.Name} · picture {ShelfNames.Said(Name, Otherwise)}" : $"Picture {ShelfNames.Said(Name, Otherwise)} added{(Spot?.Page is { } page ? BlockEdits.On(site, page) : "")}";
 }
 
 /// <summary>Gives a picture of the shelf another file: it is another picture wherever it is shown, with the same name, words and focal point.</summary>
@@ -56,23 +46,11 @@ public sealed record ReplacePicture(string Item, string Name, string MediaType, 
         if (site.Shelf.Find(Item) is not { IsPicture: true } item) return new Problem("/item", "This picture is no longer on the shelf.");
         if (Width <= 0 || Height <= 0) return new Problem("/width", "A picture has a width and a height.");
         // Under a name of its own: no visitor is shown the old one in its place.
-        site = site with { Shelf = site.Shelf.Put(item with { File = PictureFiles.Free(site, Name, MediaType), MediaType = MediaType, Hash = Hash, Width = Width, Height = Height }) };
+        site = site with { Shelf = site.Shelf.Put(item with { File = ShelfNames.FreeFile(site, "pictures", Name, MediaType), MediaType = MediaType, Hash = Hash, Width = Width, Height = Height }) };
         return ShelfCheck.Problems(site).FirstOrDefault() is { } problem ? problem : site;
     }
 
     public override string Describe(Site site) => $"Picture {site.Shelf.Find(Item)?.Name} replaced by {Names.Cut(Path.GetFileName(Name))}";
-}
-
-/// <summary>Names of files in a release.</summary>
-file static class PictureFiles
-{
-    /// <summary>The name of a file as it was given, as far as it can be one, and nobody else's.</summary>
-    public static string Free(Site site, string name, string mediaType)
-    {
-        var ending = ShelfCheck.EndingOf(mediaType);
-        var slug = Names.FreeSlug(Path.GetFileNameWithoutExtension(name), site.Shelf.Where(i => i.File.EndsWith(ending, StringComparison.Ordinal)).Select(i => Path.GetFileNameWithoutExtension(i.File)));
-        return $"pictures/{slug}{ending}";
-    }
 }
 
 /// <summary>Where a picture is shown.</summary>

@@ -1,6 +1,7 @@
 using System.Net;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations;
+using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Foundations.Shelf;
 using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Pictures;
@@ -33,6 +34,7 @@ public static class SiteRelease
         MarkBlocks: false)
     {
         Scaled = ScaledForms.FileOf,
+        Script = ReleaseScript.Path,
     };
 
     /// <summary>The file of a page. Those that its lists of posts go on to are told by what no address of a page holds.</summary>
@@ -50,13 +52,14 @@ public static class SiteRelease
     {
         var sheet = StyleSheetRenderer.Render(site);
         yield return new(StyleSheetPath, StyleSheet(sheet), null);
+        if (site.Fills.Backgrounds.Any(b => BackgroundKind.Painted(b).Any(BackgroundKind.IsClip))) yield return new(ReleaseScript.Path, ReleaseScript.Text, null);
         foreach (var page in site.Pages)
         {
             var around = Static with { Head = Preloads(site, page) + Static.Head };
             for (var turn = 1; turn <= PostLists.Turns(site, page); turn++) yield return new(PathOf(page, turn), PageWriter.Write(site, page, around, turn), null);
         }
         // Of fonts only what pages can need.
-        foreach (var item in site.Shelf.Where(i => i.MediaType != FamilyKind.FontType).Concat(sheet.Fonts.Select(f => f.Item)).Distinct())
+        foreach (var item in site.Shelf.Where(i => i.MediaType != FamilyKind.FontType && i.Address.Length == 0).Concat(sheet.Fonts.Select(f => f.Item)).Distinct())
         {
             yield return new(item.File, null, item.Hash);
             // What no page shows needs no smaller form.

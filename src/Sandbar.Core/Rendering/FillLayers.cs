@@ -4,7 +4,6 @@ using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Foundations.Palette;
-using Sandbar.Core.Foundations.Shelf;
 using Sandbar.Core.Values;
 using Sandbar.Css.Colors;
 
@@ -50,7 +49,12 @@ public static class FillLayers
             {
                 html.Element("div", [], () =>
                 {
-                    if (PictureOf(page.Site, layer) is not { } picture || IsTiled(layer)) return;
+                    if (ItemOf(page.Site, layer) is not { } picture || BackgroundKind.IsTiled(layer)) return;
+                    if (picture.IsClip)
+                    {
+                        Clip(page, layer, picture);
+                        return;
+                    }
                     // What covers a box is as wide as its height asks for: most of a window's is taken to be the most.
                     var image = page.Image(picture, "", $"max(100vw, {Number(70.0 * picture.Width / picture.Height)}vh)");
                     html.Void("img", isLater ? image.Append(("loading", "lazy")) : image);
@@ -59,9 +63,23 @@ public static class FillLayers
         }, isPhrase: false);
     }
 
+    /// <summary>A clip waits with its poster: the small script of a release plays it, but for those who ask for less motion.</summary>
+    private static void Clip(PageWriter page, BackgroundLayer layer, ShelfItem clip)
+    {
+        page.HasClips = true;
+        var attributes = new List<(string, string)> { ("muted", ""), ("playsinline", ""), ("preload", page.ClipPreload), ("tabindex", "-1"), ("width", Number(clip.Width)), ("height", Number(clip.Height)) };
+        if (clip.Poster is ReferenceValue poster && page.Site.Shelf.Find(poster.Id) is { } still) attributes.Add(("poster", page.Asset(still)));
+        if (layer.From.Amount() is var from && from > 0) attributes.Add(("data-from", Number((double)from)));
+        if (layer.Until is NumberValue until) attributes.Add(("data-until", Number((double)until.Number)));
+        if (BackgroundKind.Loops(layer)) attributes.Add(("data-loops", ""));
+        if (layer.Sound.Code() == BackgroundKind.OnRequest) attributes.Add(("data-sound", ""));
+        page.Html.Element("video", attributes, () => page.Html.Void("source", [("src", page.ClipAddress(clip)), ("type", clip.MediaType)]), isPhrase: true);
+    }
+
     /// <summary>What its markup is made from, besides its class: as long as it is the same, so is the markup.</summary>
     public static string Markup(Site site, Background background) =>
-        string.Join(' ', BackgroundKind.Painted(background).Select(l => PictureOf(site, l) is { } picture && !IsTiled(l) ? $"{picture.File} {picture.Hash} {picture.Width} {picture.Height}" : "-").Prepend(ClassOf(background)));
+        string.Join(' ', BackgroundKind.Painted(background).Select(l => ItemOf(site, l) is not { } item || BackgroundKind.IsTiled(l) ? "-"
+            : item.IsPicture ? $"{item.File} {item.Hash} {item.Width} {item.Height}" : $"{item.File} {item.Hash} {item.Width} {item.Height} {item.Address} {item.Poster} {l.Loop} {l.From} {l.Until} {l.Sound}").Prepend(ClassOf(background)));
 
     /// <summary>Layers drawn by themselves, in a scheme: elements over each other, to be blended within what holds them. Nothing of it follows the page.</summary>
     /// <param name="layers">The first on top.</param>
@@ -71,14 +89,17 @@ public static class FillLayers
         var (html, reads) = (new Html(), new SiteReads(site));
         foreach (var layer in layers.Where(BackgroundKind.IsOn).Reverse())
         {
-            var picture = PictureOf(site, layer);
+            var picture = ItemOf(site, layer);
             var style = new List<string> { $"opacity: {ValueForms.Css(reads, layer.Opacity)}", $"mix-blend-mode: {layer.Blend.Code()}" };
             if (picture is null) style.Add($"background: {image(layer.Fill)}");
-            else if (IsTiled(layer)) style.Add($"background: {Tiles(reads, layer, address)}");
+            else if (BackgroundKind.IsTiled(layer)) style.Add($"background: {Tiles(reads, layer, address)}");
             if (IsToned(layer)) style.Add($"filter: {Toning.Css(SchemeColors.Of(site, scheme, layer.Shadows) ?? Color.Black, SchemeColors.Of(site, scheme, layer.Highlights) ?? Color.White)}");
             html.Element("span", [("class", "fill-layer"), ("style", string.Join("; ", style))], () =>
             {
-                if (picture is not null && !IsTiled(layer)) html.Void("img", [("src", address(picture)), ("alt", ""), ("style", $"object-fit: {layer.Fit.Code()}; object-position: {Position(reads, layer)}")]);
+                if (picture is null || BackgroundKind.IsTiled(layer)) return;
+                var placed = ("style", $"object-fit: {FitOf(layer)}; object-position: {Position(reads, layer)}");
+                if (picture.IsPicture) html.Void("img", [("src", address(picture)), ("alt", ""), placed]);
+                else html.Element("video", [("src", address(picture)), ("muted", ""), ("preload", "metadata"), ("tabindex", "-1"), placed], () => { }, isPhrase: true);
             }, isPhrase: true);
         }
         return html.ToString();
@@ -91,7 +112,12 @@ public static class FillLayers
         if (backgrounds.Count == 0) yield break;
         yield return Ground("fill", $".{Class}", ("position", "absolute"), ("z-index", "-1"), ("inset", "0"), ("display", "none"), ("margin", "0"), ("overflow", "clip"), ("border-radius", "inherit"), ("pointer-events", "none"));
         yield return Ground("fill layer", $".{Class} > div", ("position", "absolute"), ("inset", "0"), ("container-type", "size"));
-        yield return Ground("fill picture", $".{Class} img", ("display", "block"), ("inline-size", "100%"), ("block-size", "100%"), ("max-inline-size", "none"));
+        yield return Ground("fill picture", $".{Class} > div > *", ("display", "block"), ("inline-size", "100%"), ("block-size", "100%"), ("max-inline-size", "none"));
+        if (backgrounds.Exists(b => BackgroundKind.Painted(b).Any(BackgroundKind.IsClip)))
+        {
+            yield return Ground("fill controls", $".{ReleaseScript.Controls}", ("position", "absolute"), ("inset-block-end", "12px"), ("inset-inline-end", "12px"), ("display", "flex"), ("gap", "8px"), ("margin", "0"));
+            yield return Ground("fill control", $".{ReleaseScript.Controls} > button", ("padding", "6px 12px"), ("border", "1px solid currentcolor"), ("border-radius", "4px"), ("background", Role(site, RoleKind.Ground)), ("color", Role(site, RoleKind.Text)), ("font", "inherit"), ("font-size", "0.8125rem"), ("cursor", "pointer"));
+        }
         foreach (var background in backgrounds)
         {
             foreach (var rule in roleSteps.Noting(Of(site, background))) yield return rule;
@@ -120,17 +146,17 @@ public static class FillLayers
         foreach (var (n, layer) in layers.Index())
         {
             var selector = $"{element} > :nth-child({n + 1})";
-            var isPicture = BackgroundKind.IsPicture(layer);
+            var isPicture = BackgroundKind.IsPlaced(layer);
             var own = new List<(string, string)>();
             if (!isPicture) own.AddRange(Painted(reads, layer));
-            else if (IsTiled(layer)) own.Add(("background", Tiles(reads, layer, item => item.File)));
+            else if (BackgroundKind.IsTiled(layer)) own.Add(("background", Tiles(reads, layer, item => item.File)));
             if (isPicture && layer.Opacity.Amount() != 100) own.Add(("opacity", ValueForms.Css(reads, layer.Opacity)));
             if (layer.Blend.Code() is var blend && blend != "normal") own.Add(("mix-blend-mode", blend));
             if (IsToned(layer)) own.Add(("filter", $"var({ToneOf(background, layer)})"));
             if (IsAttached(layer, BackgroundKind.Fixed)) own.Add(("position", "fixed"));
             if (own.Count > 0) yield return Rule(background, layer.Id, selector, "", Needs.Nothing, own);
-            if (isPicture && !IsTiled(layer))
-                yield return Rule(background, layer.Id, $"{selector} > img", "picture", Needs.Nothing, [("object-fit", layer.Fit.Code()), ("object-position", Position(reads, layer))]);
+            if (isPicture && !BackgroundKind.IsTiled(layer))
+                yield return Rule(background, layer.Id, $"{selector} > *", "picture", Needs.Nothing, [("object-fit", FitOf(layer)), ("object-position", Position(reads, layer))]);
             if (IsAttached(layer, BackgroundKind.Slower))
             {
                 var share = Number((double)layer.Slower.Amount() / 100);
@@ -176,14 +202,14 @@ public static class FillLayers
 
     private static string Tiles(SiteReads reads, BackgroundLayer layer, Func<ShelfItem, string> address)
     {
-        var picture = Picture(reads, layer);
+        var picture = Item(reads, layer);
         return $"url(\"{address(picture)}\") {Share(Focus(layer.FocusX, picture.FocusX))} {Share(Focus(layer.FocusY, picture.FocusY))} {BackgroundKind.RepeatCss(layer)}";
     }
 
     private static string Position(SiteReads reads, BackgroundLayer layer)
     {
         var (x, y) = FocusOf(reads.Site, layer);
-        return FocalPoints.Position(Picture(reads, layer), layer.Fit.Code() == BackgroundKind.Cover, x, y);
+        return FocalPoints.Position(Item(reads, layer), layer.Fit.Code() == BackgroundKind.Cover, x, y);
     }
 
     /// <summary>The key frames of what moves slower than the page, where a sheet has any: half of its own room each way, since it lies in the middle halfway through.</summary>
@@ -195,17 +221,18 @@ public static class FillLayers
 
     /// <summary>Where the focal point of a layer lies, % of its picture across and down; in the middle where it is none.</summary>
     public static (decimal X, decimal Y) FocusOf(Site site, BackgroundLayer layer) =>
-        PictureOf(site, layer) is { } picture ? (Focus(layer.FocusX, picture.FocusX), Focus(layer.FocusY, picture.FocusY)) : (50, 50);
+        ItemOf(site, layer) is { } picture ? (Focus(layer.FocusX, picture.FocusX), Focus(layer.FocusY, picture.FocusY)) : (50, 50);
 
-    private static ShelfItem? PictureOf(Site site, BackgroundLayer layer) => layer.Fill is ReferenceValue { To: PictureKind.Kind } picture ? site.Shelf.Find(picture.Id) : null;
+    private static ShelfItem? ItemOf(Site site, BackgroundLayer layer) => BackgroundKind.IsPlaced(layer) ? site.Shelf.Find(((ReferenceValue)layer.Fill).Id) : null;
 
-    private static ShelfItem Picture(SiteReads reads, BackgroundLayer layer) => reads.Thing<ShelfItem>((ReferenceValue)layer.Fill);
+    private static ShelfItem Item(SiteReads reads, BackgroundLayer layer) => reads.Thing<ShelfItem>((ReferenceValue)layer.Fill);
 
-    private static bool IsTiled(BackgroundLayer layer) => layer.Fit.Code() == BackgroundKind.OwnSize;
+    /// <summary>A clip does not go on beside itself: at its own size it is wholly in the box.</summary>
+    private static string FitOf(BackgroundLayer layer) => layer.Fit.Code() == BackgroundKind.Cover ? BackgroundKind.Cover : "contain";
 
-    private static bool IsToned(BackgroundLayer layer) => BackgroundKind.IsPicture(layer) && layer.Toning.Code() == BackgroundKind.TwoColors;
+    private static bool IsToned(BackgroundLayer layer) => BackgroundKind.IsPlaced(layer) && layer.Toning.Code() == BackgroundKind.TwoColors;
 
-    private static bool IsAttached(BackgroundLayer layer, string how) => BackgroundKind.IsPicture(layer) && layer.Attachment.Code() == how;
+    private static bool IsAttached(BackgroundLayer layer, string how) => BackgroundKind.IsPlaced(layer) && layer.Attachment.Code() == how;
 
     private static decimal Focus(Value own, Value picture) => (own is WordValue ? picture : own).Amount();
 
@@ -219,6 +246,8 @@ public static class FillLayers
         {
             Needs = needs,
         };
+
+    private static string Role(Site site, string id) => $"var({RoleKind.Description.Token(site.Palette.Roles.Get(id))})";
 
     private static Rule Ground(string key, string selector, params (string Name, string Value)[] declarations) =>
         new(key, Layer.Parts, selector, false, Interval.All, [.. declarations.Select(d => new Declaration(d.Name, d.Value, new(OriginKind.Base, "")))]);

@@ -18,6 +18,9 @@ public sealed record Surroundings(Func<Page, int, string> Page, Func<ShelfItem, 
     /// <summary>Address of a form of a picture, by its width; null where pictures come as they are.</summary>
     public Func<ShelfItem, int, string>? Scaled { get; init; }
 
+    /// <summary>Address of the script that plays clips (<see cref="ReleaseScript"/>); null where something else does.</summary>
+    public string? Script { get; init; }
+
     /// <summary>Whether blocks that hold nothing yet show what belongs there; never in a release.</summary>
     public bool ShowEmpty { get; init; }
 }
@@ -97,6 +100,17 @@ public sealed class PageWriter
     /// <summary>The attribute of an element that holds a slot.</summary>
     internal IEnumerable<(string Name, string Value)> SlotMark(string slot) => surroundings.MarkBlocks ? [("data-slot", slot)] : [];
 
+    /// <summary>Whether a clip was written.</summary>
+    internal bool HasClips { get; set; }
+
+    internal string Asset(ShelfItem item) => surroundings.Asset(item);
+
+    /// <summary>What of a clip comes with the page: on stage its first picture.</summary>
+    internal string ClipPreload => surroundings.MarkBlocks ? "metadata" : "none";
+
+    /// <summary>Where a clip is played from: of one that is elsewhere, on stage what stands in for it.</summary>
+    internal string ClipAddress(ShelfItem clip) => clip.Address.Length > 0 && !surroundings.MarkBlocks ? clip.Address : surroundings.Asset(clip);
+
     /// <summary>A picture as the attributes of its element, with its smaller forms where there are any.</summary>
     /// <param name="sizes">How wide it is shown, as HTML has it.</param>
     internal IEnumerable<(string Name, string Value)> Image(ShelfItem item, string alt, string sizes)
@@ -154,7 +168,11 @@ public sealed class PageWriter
                 if (Page.Description.Length > 0) Html.Void("meta", [("property", "og:description"), ("content", Page.Description)]);
                 Html.Raw(surroundings.Head);
             }, isPhrase: false);
-            Html.Element("body", [], body, isPhrase: false);
+            Html.Element("body", [], () =>
+            {
+                body();
+                if (HasClips && surroundings.Script is { } script) Html.Element("script", [("src", script)], () => { }, isPhrase: true);
+            }, isPhrase: false);
         }, isPhrase: false);
     }
 

@@ -142,7 +142,7 @@ public static class Specimen
     private static string Held(Site site, Slot slot) => slot.Kind switch
     {
         SlotKind.Menu => site.Menus.FirstOrDefault()?.Id ?? "",
-        SlotKind.Picture => site.Shelf.FirstOrDefault(i => i.Width > 0)?.Id ?? "",
+        SlotKind.Picture => site.Shelf.FirstOrDefault(i => i.IsPicture)?.Id ?? "",
         _ => slot.Sample,
     };
 
@@ -150,10 +150,10 @@ public static class Specimen
     private static Site WithSamples(Site site) => site with
     {
         Menus = [Nested(site, site.Menus.IsEmpty ? new("specimen-menu", "Pages", [.. site.Pages.Select(p => new MenuItem($"specimen-{p.Id}", p.Name, p.Id))]) : site.Menus[0]), .. site.Menus.Skip(1)],
-        Shelf = site.Shelf.Any(i => i.Width > 0) ? site.Shelf : site.Shelf.Add(SamplePicture),
+        Shelf = site.Shelf.Any(i => i.IsPicture) ? site.Shelf : site.Shelf.Add(SamplePicture),
         Categories = site.Categories.IsEmpty ? [SampleCategory] : site.Categories,
         Posts = site.Posts.IsEmpty
-            ? [.. SampleDays.Select((day, i) => new Post($"specimen-post-{i}", "Title of a post", day) { Text = "The first lines of a post say what it is about.", Category = site.Categories.FirstOrDefault()?.Id ?? SampleCategory.Id, Picture = site.Shelf.FirstOrDefault(s => s.Width > 0)?.Id ?? SamplePicture.Id, To = "#" })]
+            ? [.. SampleDays.Select((day, i) => new Post($"specimen-post-{i}", "Title of a post", day) { Text = "The first lines of a post say what it is about.", Category = site.Categories.FirstOrDefault()?.Id ?? SampleCategory.Id, Picture = site.Shelf.FirstOrDefault(s => s.IsPicture)?.Id ?? SamplePicture.Id, To = "#" })]
             : site.Posts,
     };
 

@@ -16,6 +16,9 @@ public sealed record CssType(string Name)
     /// <summary>A picture of the shelf; in CSS an image by its address.</summary>
     public static readonly CssType Picture = new("picture");
 
+    /// <summary>A clip of the shelf; in CSS nothing.</summary>
+    public static readonly CssType Clip = new("clip");
+
     public static readonly CssType Number = new("number");
 
     /// <summary>A length or a percentage of one.</summary>

@@ -14,13 +14,7 @@ internal static class Gradients
         var parts = new List<string>();
         var isConic = name.EndsWith("conic-gradient", StringComparison.Ordinal);
         if (name.StartsWith("-webkit-", StringComparison.Ordinal)) return $"{name}({ComputedText.List(function.Values, plain)})";
-        var first = 0;
-        if (entries.Count > 0 && IsHead(entries[0]))
-        {
-            var head = name.EndsWith("linear-gradient", StringComparison.Ordinal) ? Linear(entries[0], plain) : isConic ? Conic(entries[0], plain, position) : Radial(entries[0], plain, position);
-            if (head.Length > 0) parts.Add(head);
-            first = 1;
-        }
+        var first = entries.Count > 0 && IsHead(entries[0]) ? 1 : 0;
         foreach (var stop in entries.Skip(first))
         {
             // A colour with two places is two stops.
@@ -30,6 +24,12 @@ internal static class Gradients
             else if (places.Count == 0) parts.Add(plain([color]));
             else parts.AddRange(places.Select(place => $"{plain([color])} {place}"));
         }
+        if (first == 0) return $"{name}({string.Join(", ", parts)})";
+        // Colours written as of old are mixed in sRGB where nothing is said, all others in OKLab (§3.1): that is not said.
+        var usual = parts.TrueForAll(p => p.StartsWith("rgb", StringComparison.Ordinal) || p[0] is (>= '0' and <= '9') or '-') ? "in srgb" : "in oklab";
+        Func<Values, string> named = values => plain(values) is var said && said == usual ? "" : said;
+        var head = name.EndsWith("linear-gradient", StringComparison.Ordinal) ? Linear(entries[0], plain, named) : isConic ? Conic(entries[0], plain, named, position) : Radial(entries[0], plain, named, position);
+        if (head.Length > 0) parts.Insert(0, head);
         return $"{name}({string.Join(", ", parts)})";
     }
 
@@ -47,10 +47,10 @@ internal static class Gradients
         return at < 0 ? (values, []) : (values[..at], values[at..]);
     }
 
-    private static (Values Way, string Space) Space(Values head, Func<Values, string> plain)
+    private static (Values Way, string Space) Space(Values head, Func<Values, string> named)
     {
         var (way, space) = SpaceOf(head);
-        return (way, space.IsEmpty ? "" : plain(space));
+        return (way, space.IsEmpty ? "" : named(space));
     }
 
     /// <summary>The space that colours are mixed in, apart from the rest; empty where none is named.</summary>
@@ -66,25 +66,25 @@ internal static class Gradients
 
     private static string Joined(params IEnumerable<string> parts) => string.Join(' ', parts.Where(p => p.Length > 0));
 
-    private static string Linear(Values head, Func<Values, string> plain)
+    private static string Linear(Values head, Func<Values, string> plain, Func<Values, string> named)
     {
-        var (way, space) = Space(head, plain);
+        var (way, space) = Space(head, named);
         var text = plain(way);
         return Joined(text is "to bottom" or "180deg" ? "" : text == "0" ? "0deg" : text, space);
     }
 
-    private static string Conic(Values head, Func<Values, string> plain, Func<Values, string> position)
+    private static string Conic(Values head, Func<Values, string> plain, Func<Values, string> named, Func<Values, string> position)
     {
-        var (rest, space) = Space(head, plain);
+        var (rest, space) = Space(head, named);
         var (from, at) = SplitAt(rest, "at");
         var turn = plain(from);
         var place = at.Length > 1 ? position(at[1..]) : "50% 50%";
         return Joined(turn is "from 0deg" or "from 0" ? "" : turn, place == "50% 50%" ? "" : $"at {place}", space);
     }
 
-    private static string Radial(Values head, Func<Values, string> plain, Func<Values, string> position)
+    private static string Radial(Values head, Func<Values, string> plain, Func<Values, string> named, Func<Values, string> position)
     {
-        var (rest, space) = Space(head, plain);
+        var (rest, space) = Space(head, named);
         var (shape, at) = SplitAt(rest, "at");
         var words = shape.OfType<Token>().Where(t => t.Kind == TokenKind.Ident).Select(t => t.Text.ToLowerInvariant()).ToList();
         var sizes = shape.Where(IsPlace).Select(v => plain([v]) is "0" ? "0px" : plain([v])).ToList();

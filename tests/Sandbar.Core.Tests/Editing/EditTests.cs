@@ -170,7 +170,7 @@ public class EditTests
             new AddPage("a", "b", null, "c"), new SetPage("a", PageField.Address, "b"), new MovePage("a", 1), new RemovePage("a"), new SetPageAside("a"), new PutPageBack("a"),
             new SetOwn("a", "b", State.Hover, 1, null, "c") { Side = 1 }, new PromoteOwn("a", null), new OwnToLook("a", "b", "c"), new CopyOwn("a", ["b"]), new DropOwn("a", "b"), new DropOwnEverywhere("a", "b"),
             new WriteContent("a", "b", "c"), new SplitContent("a", "b", "c", "d", "e"), new JoinContent("a", "b", "c"), new PasteContent("a", "b", "c", "d", [new("e", ImmutableSortedDictionary<string, string>.Empty.Add("f", "g"))], "h"), new LinesToList(["a"]), new ListToLines("a", "b"),
-            new AddPicture("a", "b", "image/png", "c", 3, 2, new("d", "e", "f", 1)) { Post = "g" }, new ReplacePicture("a", "b", "image/png", "c", 3, 2),
+            new AddPicture("a", "b", "image/png", "c", 3, 2, new("d", "e", "f", 1)) { Post = "g" }, new ReplacePicture("a", "b", "image/png", "c", 3, 2), new AddClip("a", "b", "video/webm", "c", 3, 2, "d"),
             new AddPost("a", "b", "c"), new SetPost("a", PostField.PictureInWords, "b"), new RemovePost("a"), new AddCategory("a", "b"), new SetCategory("a", null, "b"), new MoveCategory("a", 1), new RemoveCategory("a"),
             new AddMenuItem("a", "b", "c", "d") { Parent = "e" }, new SetMenuItem("a", "b", "c", "d"), new MoveMenuItem("a", "b", 1) { Parent = "c" }, new RemoveMenuItem("a", "b"),
         ];

@@ -11,7 +11,7 @@ namespace Sandbar.Core.Tests.Editing;
 public class ThingEditTests
 {
     /// <summary>What is not released: what is asked of a colour, against which pairs are measured, and the group it is listed in.</summary>
-    private static readonly string[] AskedOnly = ["role on", "role target", "color group", "gradient group", "background group", "spaceRules least", "picture alt"];
+    private static readonly string[] AskedOnly = ["role on", "role target", "color group", "gradient group", "background group", "spaceRules least", "picture alt", "clip poster"];
 
     /// <summary>What of a gradient counts with its kind.</summary>
     private static readonly Dictionary<string, string> GradientKinds = new()
@@ -98,6 +98,8 @@ public class ThingEditTests
         {
             foreach (var field in items.Fields)
             {
+                // What clips alone have is markup (FillLayersTests).
+                if (code == "background" && field.Id is "loop" or "from" or "until" or "sound") continue;
                 var site = ReadyForItem(code, thing, field);
                 var sheets = Texts(site, kind, thing, field).Select(text => SiteRelease.StyleSheet(site.After(new SetThing(code, item.Id, field.Id, text, thing.Id)))).ToList();
                 Assert.Equal(sheets.Count, sheets.Distinct().Count());

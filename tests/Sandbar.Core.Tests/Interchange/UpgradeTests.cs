@@ -119,9 +119,9 @@ public partial class UpgradeTests
         foreach (var background in document["fills"]!["backgrounds"]!.AsArray())
         {
             Without(background!, "group", "blur");
-            foreach (var layer in background!["layers"]!.AsArray()) Without(layer!, "opacity", "blend", "shown", "fit", "repeat", "focusX", "focusY", "attachment", "slower", "toning", "shadows", "highlights");
+            foreach (var layer in background!["layers"]!.AsArray()) Without(layer!, "opacity", "blend", "shown", "fit", "repeat", "focusX", "focusY", "attachment", "slower", "toning", "shadows", "highlights", "loop", "from", "until", "sound");
         }
-        foreach (var item in document["shelf"]!.AsArray()) Without(item!, "alt", "focusX", "focusY");
+        foreach (var item in document["shelf"]!.AsArray()) Without(item!, "alt", "focusX", "focusY", "address", "poster");
         foreach (var gradient in document["fills"]!["gradients"]!.AsArray())
         {
             Without(gradient!, "group", "toward", "repeats", "reachX", "reachY", "space", "hue");

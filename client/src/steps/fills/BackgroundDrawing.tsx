@@ -32,10 +32,10 @@ export function BackgroundDrawing({ thing }: { thing: ThingView }) {
     <div className="drawing background-drawing">
       <DrawnFill className="background-whole" html={background.html} />
       {background.isElements && (
-        <p className="quiet">Pictures are elements of their own behind what a section, group, card, header or footer holds.</p>
+        <p className="quiet">Pictures and clips are elements of their own behind what a section, group, card, header or footer holds.</p>
       )}
       <LayersTable thing={thing} background={background} chosen={chosen?.id ?? null} onChoose={setWanted} />
-      {chosen && layer && layer.picture !== null && (
+      {chosen && layer && layer.placed !== null && (
         <PictureLayer
           key={chosen.id}
           thing={thing}

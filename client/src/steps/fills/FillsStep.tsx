@@ -2,6 +2,7 @@ import { fieldText } from '../../site/catalogue';
 import { StepViews, useStepView } from '../../site/StepViews';
 import { ThingsPanel } from '../../things/ThingsPanel';
 import { BackgroundDrawing, BackgroundStrip } from './BackgroundDrawing';
+import { Clips } from './Clips';
 import { GradientDrawing } from './GradientDrawing';
 import { GradientStrip } from './GradientStrip';
 import { Pictures } from './Pictures';
@@ -28,6 +29,8 @@ export default function FillsStep() {
         />
       ) : view === 'pictures' ? (
         <Pictures />
+      ) : view === 'clips' ? (
+        <Clips />
       ) : (
         <ThingsPanel
           key="background"

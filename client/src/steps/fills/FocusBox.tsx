@@ -14,14 +14,15 @@ const HIGHEST = 150;
 interface Props {
   /** What the picture is called. */
   name: string;
-  picture: Schemas['PictureView'];
+  picture: Pick<Schemas['PictureView'], 'address' | 'width' | 'height'>;
+  isClip?: boolean;
   stored: FocalPoint;
   /** The edit that sets it, per field. */
   edit: (field: 'focus-x' | 'focus-y', share: number) => Edit;
 }
 
 /** A picture whole, with the point that is kept in sight: dragged, or moved by keys. */
-export function FocusBox({ name, picture, stored, edit }: Props) {
+export function FocusBox({ name, picture, isClip = false, stored, edit }: Props) {
   const box = useRef<HTMLSpanElement>(null);
   const held = useHeld<FocalPoint>(({ x, y }) => ({
     kind: 'together',
@@ -50,7 +51,11 @@ export function FocusBox({ name, picture, stored, edit }: Props) {
         className="focus-picture"
         style={{ aspectRatio: `${picture.width} / ${picture.height}`, width: `min(100%, ${(HIGHEST * picture.width) / picture.height}px)` }}
       >
-        <img src={picture.address} alt="" draggable={false} />
+        {isClip ? (
+          <video src={picture.address} muted playsInline preload="metadata" tabIndex={-1} aria-hidden="true" />
+        ) : (
+          <img src={picture.address} alt="" draggable={false} />
+        )}
         <button
           type="button"
           className="mesh-point focus-point"

@@ -7,6 +7,9 @@ import { Problem } from '../../ui/Problem';
 import { ValueCell } from '../../values/ValueCell';
 import { FocusBox } from './FocusBox';
 
+/** The heading of what clips alone have. */
+const CLIP = 'Clip';
+
 interface Props {
   /** The background it is a layer of. */
   thing: ThingView;
@@ -15,16 +18,17 @@ interface Props {
   name: string;
 }
 
-/** What can be set of a layer that is a picture: how it fills its box, the point kept in sight, what it does on scrolling, and its two colours. */
+/** What can be set of a layer that is a picture or a clip: how it fills its box, the point kept in sight, what it does on scrolling, and its two colours. */
 export function PictureLayer({ thing, item, layer, name }: Props) {
   const { make } = useActions();
-  const picture = useEditing((e) => e.site.pictures.find((p) => p.id === layer.picture));
+  const picture = useEditing((e) => [...e.site.pictures, ...e.site.clips].find((p) => p.id === layer.placed));
+  const isClip = useEditing((e) => e.site.clips.some((c) => c.id === layer.placed));
   const described = useEditing((e) => kindOf(e.catalogue, 'background')?.items);
   const tonings = useEditing((e) => e.site.fills.tonings);
   const [problem, setProblem] = useState<string | null>(null);
   if (!picture || !described) return null;
   const set = (field: string, text: string): Edit => ({ kind: 'setThing', of: 'background', in: thing.id, id: item.id, field, text });
-  const groups = [...groupBy(described.fields, (f) => f.group)].filter(([group]) => group !== '');
+  const groups = [...groupBy(described.fields, (f) => f.group)].filter(([group]) => group !== '' && (isClip || group !== CLIP));
   const tone = (shadows: string, highlights: string) =>
     void make(
       {
@@ -40,6 +44,7 @@ export function PictureLayer({ thing, item, layer, name }: Props) {
         <FocusBox
           name={name}
           picture={picture}
+          isClip={isClip}
           stored={{ x: layer.focusX, y: layer.focusY }}
           edit={(field, share) => set(field, `${share}%`)}
         />

@@ -16,9 +16,9 @@ public sealed class BackgroundKind : NamedKind<Background>
 {
     public const string Kind = "background";
 
-    public const string Cover = "cover", OwnSize = "own", Fixed = "fixed", Slower = "slower", TwoColors = "two";
+    public const string Cover = "cover", OwnSize = "own", Fixed = "fixed", Slower = "slower", TwoColors = "two", Ends = "end", OnRequest = "request";
 
-    private const string On = "on", Normal = "normal", Fit = "Picture", Tone = "Toning";
+    private const string On = "on", Normal = "normal", Fit = "Picture", Tone = "Toning", Playing = "Clip";
 
     private static readonly ImmutableArray<Word> Repeats =
     [
@@ -49,7 +49,7 @@ public sealed class BackgroundKind : NamedKind<Background>
 
     public override Items Items { get; } = new Items<Background, BackgroundLayer>("layer", (1, 20), b => b.Layers, (b, layers) => b with { Layers = layers }, (layer, id) => layer with { Id = id },
     [
-        new Field<BackgroundLayer>(new() { Id = "fill", Name = "Fill", Kind = new ColorValues(CssType.Image, CssType.Picture) }, l => l.Fill, (l, value) => l with { Fill = value }),
+        new Field<BackgroundLayer>(new() { Id = "fill", Name = "Fill", Kind = new ColorValues(CssType.Image, CssType.Picture, CssType.Clip) }, l => l.Fill, (l, value) => l with { Fill = value }),
         new Field<BackgroundLayer>(new() { Id = "opacity", Name = "Opacity", Kind = new NumberValues("%"), Min = 0, Max = 100 }, l => l.Opacity, (l, value) => l with { Opacity = value }),
         new Field<BackgroundLayer>(new() { Id = "blend", Name = "Blend", Kind = new WordValues(), Words = Blends }, l => l.Blend, (l, value) => l with { Blend = value }),
         new Field<BackgroundLayer>(new() { Id = "shown", Name = "Shown", Kind = new WordValues(), Words = [new(On, On, ""), new("off", "off", "")] }, l => l.Shown, (l, value) => l with { Shown = value }),
@@ -62,6 +62,10 @@ public sealed class BackgroundKind : NamedKind<Background>
         new Field<BackgroundLayer>(Words("toning", "Toned", Tone, new("none", "as it is", ""), new(TwoColors, "in two colours", "")), l => l.Toning, (l, value) => l with { Toning = value }),
         new Field<BackgroundLayer>(new() { Id = "shadows", Name = "Shadows", Group = Tone, Kind = new ColorValues() }, l => l.Shadows, (l, value) => l with { Shadows = value }),
         new Field<BackgroundLayer>(new() { Id = "highlights", Name = "Highlights", Group = Tone, Kind = new ColorValues() }, l => l.Highlights, (l, value) => l with { Highlights = value }),
+        new Field<BackgroundLayer>(Words("loop", "Loop", Playing, new(On, On, ""), new("off", "off", "")), l => l.Loop, (l, value) => l with { Loop = value }),
+        new Field<BackgroundLayer>(Seconds("from", "Begins at"), l => l.From, (l, value) => l with { From = value }),
+        new Field<BackgroundLayer>(Seconds("until", "Ends at") with { Words = [new(Ends, "its end", "")] }, l => l.Until, (l, value) => l with { Until = value }),
+        new Field<BackgroundLayer>(Words("sound", "Sound", Playing, new("none", "none", ""), new(OnRequest, "when asked for", "")), l => l.Sound, (l, value) => l with { Sound = value }),
     ]);
 
     public override ImmutableArray<Background> List(Site site) => site.Fills.Backgrounds;
@@ -75,8 +79,9 @@ public sealed class BackgroundKind : NamedKind<Background>
         var layer = (BackgroundLayer)item;
         return field.Id switch
         {
-            "fit" or "repeat" or "focus-x" or "focus-y" or "attachment" or "slower" or "toning" or "shadows" or "highlights" when !IsPicture(layer) => "shows once it is a picture",
-            "repeat" when layer.Fit.Code() != OwnSize => "shows once it has its own size",
+            "fit" or "repeat" or "focus-x" or "focus-y" or "attachment" or "slower" or "toning" or "shadows" or "highlights" when !IsPlaced(layer) => "shows once it is a picture or a clip",
+            "loop" or "from" or "until" or "sound" when !IsClip(layer) => "shows once it is a clip",
+            "repeat" when IsClip(layer) || layer.Fit.Code() != OwnSize => "shows once it has its own size",
             "slower" when layer.Attachment.Code() != Slower => "shows once it moves slower",
             "shadows" or "highlights" when layer.Toning.Code() != TwoColors => "shows once it is toned",
             _ => "",
@@ -92,10 +97,15 @@ public sealed class BackgroundKind : NamedKind<Background>
     public override bool HasToken(IListed thing) => !NeedsElement((Background)thing);
 
     /// <summary>What wears it has room for what it is.</summary>
-    public override IEnumerable<Problem> Problems(Site site, IListed thing) => NeedsElement((Background)thing)
+    public override IEnumerable<Problem> Problems(Site site, IListed thing) =>
+        (from layer in ((Background)thing).Layers
+         where layer.Until is NumberValue until && until.Number <= layer.From.Amount()
+         select new Problem($"/{Items.Name}s/{layer.Id}/until", "A clip ends after it begins.")).Concat(Roomless(site, thing));
+
+    private static IEnumerable<Problem> Roomless(Site site, IListed thing) => NeedsElement((Background)thing)
         ? from use in Uses.Of(site, Kind, thing.Id)
           where !HasRoom(site, use.Place, thing.Id)
-          select new Problem("", $"{((Background)thing).Name} would hold a picture, and {use.Words} has no room for one behind what it holds.")
+          select new Problem("", $"{((Background)thing).Name} would hold a picture or clip, and {use.Words} has no room for one behind what it holds.")
         : [];
 
     private static bool HasRoom(Site site, UsePlace place, string id) => place switch
@@ -109,12 +119,20 @@ public sealed class BackgroundKind : NamedKind<Background>
     private static bool Takes(string part, string property) => PartCatalogue.Find(part)?.Property(property)?.Kind.Types.Contains(CssType.Layers) ?? true;
 
     /// <summary>Whether its layers are elements of the page: then only what has room for them can wear it.</summary>
-    public static bool NeedsElement(Background background) => background.Layers.Any(l => IsOn(l) && IsPicture(l));
+    public static bool NeedsElement(Background background) => background.Layers.Any(l => IsOn(l) && IsPlaced(l));
 
     /// <summary>Those of its layers that are painted, the first on top.</summary>
     public static IEnumerable<BackgroundLayer> Painted(Background background) => background.Layers.Where(IsOn);
 
-    public static bool IsPicture(BackgroundLayer layer) => layer.Fill is ReferenceValue { To: PictureKind.Kind };
+    public static bool IsClip(BackgroundLayer layer) => layer.Fill is ReferenceValue { To: ClipKind.Kind };
+
+    /// <summary>Whether it is a picture or a clip, which has a place in its box.</summary>
+    public static bool IsPlaced(BackgroundLayer layer) => IsClip(layer) || layer.Fill is ReferenceValue { To: PictureKind.Kind };
+
+    /// <summary>Whether a picture has its own size, and goes on beside itself.</summary>
+    public static bool IsTiled(BackgroundLayer layer) => !IsClip(layer) && layer.Fit.Code() == OwnSize;
+
+    public static bool Loops(BackgroundLayer layer) => layer.Loop.Code() == On;
 
     /// <summary>How a picture of its own size goes on beside itself, as CSS says it.</summary>
     public static string RepeatCss(BackgroundLayer layer) => Repeats.First(w => w.Code == layer.Repeat.Code()).Css;
@@ -169,6 +187,8 @@ public sealed class BackgroundKind : NamedKind<Background>
     }
 
     private static Setting Words(string id, string name, string group, params ImmutableArray<Word> words) => new() { Id = id, Name = name, Group = group, Kind = new WordValues(), Words = words };
+
+    private static Setting Seconds(string id, string name) => new() { Id = id, Name = name, Group = Playing, Kind = new NumberValues("s"), Min = 0, Max = 3600 };
 
     private static Setting Focus(string id, string name) => new() { Id = id, Name = name, Group = Fit, Kind = new NumberValues("%"), Min = 0, Max = 100, Words = [new(BackgroundLayer.AsPicture, "as on the shelf", "")] };
 }

@@ -34,6 +34,11 @@ internal static class PellwynFills
                 Layer("layer-1", "mist"),
                 Picture("layer-2", "evening-beds") with { Toning = new WordValue(BackgroundKind.TwoColors), Shadows = Starter.ToColor("leaf", -4), Highlights = Starter.ToColor("pollen", 4) },
             ]) { Group = new WordValue("pictures") },
+            new("rain-on-leaves", "rain on leaves", "rain-on-leaves",
+            [
+                new("layer-1", new ReferenceValue(RoleKind.Kind, RoleKind.Ground)) { Opacity = Share(62) },
+                new("layer-2", new ReferenceValue(ClipKind.Kind, "rain")),
+            ]) { Group = new WordValue("pictures") },
             new("linen", "linen", "linen",
             [
                 Layer("layer-1", "dawn") with { Opacity = Share(35) },

@@ -13,6 +13,7 @@ public static class PellwynSample
     public static SiteWithAssets Create()
     {
         BundledFamily[] families = [BundledFamilies.Find("fraunces")!, BundledFamilies.Find("figtree")!];
+        var (clip, rain) = StandIn.Clip;
         (ShelfItem Item, Asset Asset)[] pictures = [.. from picture in Pictures select SampleFiles.Picture("Pellwyn", picture)];
         var site = new Site(
             Site.CurrentFormat,
@@ -33,7 +34,8 @@ public static class PellwynSample
                 new("main-guide", "Growing guide", "guide"), new("main-workshops", "Workshops", "workshops"),
                 new("main-membership", "Membership", "membership"), new("main-contact", "Contact", "contact"),
             ])],
-            [.. families.SelectMany(f => f.Files).Select(f => f.Item), .. pictures.Select(p => p.Item with { FocusX = Focus(p.Item).X, FocusY = Focus(p.Item).Y })],
+            [.. families.SelectMany(f => f.Files).Select(f => f.Item), .. pictures.Select(p => p.Item with { FocusX = Focus(p.Item).X, FocusY = Focus(p.Item).Y }),
+                new ShelfItem("rain", "rain", "clips/rain.webm", clip.MediaType, rain.Hash, clip.Width, clip.Height)],
             new("""
                 /* The year beside the name, for the sixtieth season. */
                 .site-name::after {
@@ -47,7 +49,7 @@ public static class PellwynSample
             Posts = PellwynPosts.Posts,
             Categories = PellwynPosts.Categories,
         };
-        return new(Starter.WithLooks(site), [.. families.SelectMany(f => f.Assets), .. pictures.Select(p => p.Asset)]);
+        return new(Starter.WithLooks(site), [.. families.SelectMany(f => f.Assets), .. pictures.Select(p => p.Asset), rain]);
     }
 
     /// <summary>Where there is a face, it is kept in sight.</summary>

@@ -28,11 +28,11 @@ internal static class WorkshopsPage
                 Make("workshops-kinds", "categories", "Tags", "Categories", null, []),
                 Make("workshops-posts", "posts", "List", "Newest posts", null, [("most", "3"), ("beyond", "further")]),
                 Make("workshops-paging", "paging", "Standard", "Paging list", null, [("newer", "Newer"), ("older", "Older")])),
-            Section("workshops-place", "A place", "Standard", "dusk",
+            On("rain-on-leaves", Section("workshops-place", "A place", "Standard", "dusk",
                 Stack("workshops-place-text",
                     Heading("workshops-place-title", 2, "Would you show something?"),
                     Paragraph("workshops-place-lead", "Lead", "If you do a thing in your garden that others ask about, there is an evening in it."),
-                    InLine("workshops-place-actions", Button("workshops-place-write", "Filled", "Write to us", "contact")))),
+                    InLine("workshops-place-actions", Button("workshops-place-write", "Filled", "Write to us", "contact"))))),
         ]);
 
     private static Block Evening(string id, string date, string title, string text, string look) => Card($"workshop-{id}", look, "", "", date, title, text, "");

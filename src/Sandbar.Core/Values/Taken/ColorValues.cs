@@ -32,7 +32,7 @@ public sealed class ColorValues(params CssType[] fills) : ValueKind
 
     public override string? Refusal(Site site, Setting setting, Value value, Value? rest) =>
         ValueForms.TypeOf(site, value, rest) == CssType.Layers && !Types.Contains(CssType.Layers) && Types.Contains(CssType.Background)
-            ? $"{ValueForms.Write(site, value)} holds a picture, which takes room behind what a section, a group, a card, the header or the footer holds: there is none here."
+            ? $"{ValueForms.Write(site, value)} holds a picture or clip, which takes room behind what a section, a group, a card, the header or the footer holds: there is none here."
             : base.Refusal(site, setting, value, rest);
 
     /// <summary>A fill runs over the whole box, edges included: what is translucent there lies over it as it goes on. It may be several images, so that they are said apart.</summary>
