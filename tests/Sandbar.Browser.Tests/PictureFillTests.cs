@@ -77,7 +77,7 @@ public sealed class PictureFillTests(Sandbar.Tests.Browser browser) : IClassFixt
     public async Task What_moves_slower_lags_behind_by_its_share(string slower, double share)
     {
         await using var server = await LocalServer.StartAsync();
-        await using var released = await ReleasedAsync(server, ("attachment", "slower than it"), ("slower", slower));
+        await using var released = await ReleasedAsync(server, "evening-at-the-beds", ("attachment", "slower than it"), ("slower", slower));
         using var tab = new Sandbar.Tests.Browser();
         tab.Driver.Navigate().GoToUrl(new Uri(released.Address, "workshops.html"));
         foreach (var y in new[] { 0, 120, 300 })
@@ -101,7 +101,7 @@ public sealed class PictureFillTests(Sandbar.Tests.Browser browser) : IClassFixt
     public async Task What_stands_still_stays_in_the_window()
     {
         await using var server = await LocalServer.StartAsync();
-        await using var released = await ReleasedAsync(server, ("attachment", "stands still"));
+        await using var released = await ReleasedAsync(server, "evening-at-the-beds", ("attachment", "stands still"));
         using var tab = new Sandbar.Tests.Browser();
         tab.Driver.Navigate().GoToUrl(new Uri(released.Address, "workshops.html"));
         tab.Run<object?>("document.querySelector('.fill').lastElementChild.style.display = 'none'");
@@ -116,11 +116,43 @@ public sealed class PictureFillTests(Sandbar.Tests.Browser browser) : IClassFixt
         Assert.NotEqual(first, At(400));
     }
 
-    /// <summary>The demo as it is released, with its layer of a picture set otherwise.</summary>
-    private static async Task<Released> ReleasedAsync(LocalServer server, params (string Field, string Text)[] set)
+    /// <summary>A clip plays where it is seen, its part alone and without sound; it is stopped and heard when asked, and stands still for who asks for less motion.</summary>
+    [Fact]
+    public async Task Clips_play_where_they_are_seen_until_they_are_stopped()
+    {
+        await using var server = await LocalServer.StartAsync();
+        await using var released = await ReleasedAsync(server, "rain-on-leaves", ("from", "1"), ("until", "2"), ("sound", "when asked for"));
+        using var tab = new Sandbar.Tests.Browser();
+        var page = new Uri(released.Address, "workshops.html");
+        tab.Driver.Navigate().GoToUrl(page);
+        const string Clip = "const clip = document.querySelector('.fill video'); ";
+        Assert.True(tab.Run<bool>(Clip + "return clip.paused && clip.muted"));
+        ToIt();
+        tab.Until(() => tab.Run<bool>(Clip + "return !clip.paused && clip.currentTime >= 1"), "the clip to play");
+        tab.Run<object?>(Clip + "window.turns = 0; clip.addEventListener('seeked', () => window.turns++)");
+        tab.Until(() => tab.Run<long>("return window.turns") > 0, "it to begin anew");
+        Assert.InRange(Convert.ToDouble(tab.Run<object>(Clip + "return clip.currentTime"), CultureInfo.InvariantCulture), 0.9, 2.5);
+        tab.Named("button", "Sound on").Click();
+        Assert.False(tab.Run<bool>(Clip + "return clip.muted"));
+        tab.Named("button", "Pause").Click();
+        tab.Until(() => tab.Run<bool>(Clip + "return clip.paused"), "it to stop");
+        tab.Named("button", "Play");
+        Assert.Empty(tab.Errors());
+
+        tab.Driver.ExecuteCdpCommand("Emulation.setEmulatedMedia", new Dictionary<string, object?> { ["features"] = new[] { new Dictionary<string, object> { ["name"] = "prefers-reduced-motion", ["value"] = "reduce" } } });
+        tab.Driver.Navigate().GoToUrl(page);
+        ToIt();
+        Assert.True(tab.Named("button", "Play").Displayed);
+        Assert.True(tab.Run<bool>(Clip + "return clip.paused && clip.readyState === 0"));
+
+        void ToIt() => tab.Run<object?>(Clip + "clip.closest('section').scrollIntoView({ block: 'center' })");
+    }
+
+    /// <summary>The demo as it is released, with the second layer of a background set otherwise.</summary>
+    private static async Task<Released> ReleasedAsync(LocalServer server, string background, params (string Field, string Text)[] set)
     {
         foreach (var (version, (field, text)) in set.Index())
-            await server.EditAsync(version, new { kind = "setThing", of = "background", @in = "evening-at-the-beds", id = "layer-2", field, text }).OkAsync();
+            await server.EditAsync(version, new { kind = "setThing", of = "background", @in = background, id = "layer-2", field, text }).OkAsync();
         return await Released.UnpackAsync(await server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/pages.zip", TestContext.Current.CancellationToken));
     }
 

@@ -16,6 +16,8 @@ internal static class Styles
             for (const a of doc.getAnimations()) { try { a.finish(); } catch { a.cancel(); } }
             const lines = [];
             for (const element of [doc.documentElement, ...doc.body.querySelectorAll('*')]) {
+              // A release's script adds the buttons of clips.
+              if (element.closest('.fill-controls, script')) continue;
               for (const pseudo of [null, '::before', '::after']) {
                 const style = view.getComputedStyle(element, pseudo);
                 if (pseudo && style.content === 'none') continue;
