@@ -7,6 +7,7 @@ using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Interchange;
+using Sandbar.Core.Pictures;
 using Sandbar.Core.Rendering;
 using Sandbar.Core.Reviewing;
 using Sandbar.Core.Starting;
@@ -134,6 +135,7 @@ internal static class SiteListEndpoints
             var content = Unpack(entry, ref left);
             if (Convert.ToHexStringLower(SHA256.HashData(content)) != item.Hash) throw new FormatException($"{item.Name} is not the file the site was saved with: its bytes have changed.");
             if (!FileSignature.Fits(item.MediaType, content)) throw new FormatException($"{item.Name} is not what its name says: {item.File} is of another kind.");
+            if (item.IsClip) ClipFile.Read(content);
             var kept = item.MediaType == "image/svg+xml" ? SvgText.Cleaned(content) : content;
             var hash = Convert.ToHexStringLower(SHA256.HashData(kept));
             if (hash != item.Hash) site = site with { Shelf = site.Shelf.Each(i => i.Hash == item.Hash ? i with { Hash = hash } : i) };

@@ -49,7 +49,7 @@ internal static class StageEndpoints
     public static string AssetAddress(ShelfItem item) => $"/assets/{item.Hash}";
 
     /// <summary>Where the pages on stage find each other and their files.</summary>
-    public static Surroundings Around(Site site) => new((page, _) => $"/stage/{site.Slug}/{page.Id}", AssetAddress, Head: "", MarkBlocks: true) { ShowEmpty = true };
+    public static Surroundings Around(Site site) => new((page, _) => $"/stage/{site.Slug}/{page.Id}", AssetAddress, Head: "", MarkBlocks: true) { ShowEmpty = true, StandsIn = true };
 
     /// <summary>How the stage shows what holds nothing yet. In no layer: a page's own rules do not hide it.</summary>
     private const string Empty = """

@@ -1,6 +1,6 @@
 namespace Sandbar.Core.Checking;
 
-/// <summary>What a file is by its first bytes. Sources: PNG (W3C), §5.2; JFIF 1.02; the WebP container specification; WOFF 2.0, §4.1.</summary>
+/// <summary>What a file is by its first bytes. Sources: PNG (W3C), §5.2; JFIF 1.02; the WebP container specification; WOFF 2.0, §4.1; RFC 8794, §11.2.1 (EBML); ISO/IEC 14496-12, §4.3.</summary>
 public static class FileSignature
 {
     /// <summary>Whether bytes are what their media type says.</summary>
@@ -10,6 +10,8 @@ public static class FileSignature
         "image/jpeg" => bytes is [0xFF, 0xD8, 0xFF, ..],
         "image/webp" => bytes.Length > 12 && bytes.StartsWith("RIFF"u8) && bytes[8..].StartsWith("WEBP"u8),
         "font/woff2" => bytes.StartsWith("wOF2"u8),
+        "video/webm" => bytes is [0x1A, 0x45, 0xDF, 0xA3, ..],
+        "video/mp4" => bytes.Length > 12 && bytes[4..].StartsWith("ftyp"u8),
         "image/svg+xml" => SvgText.IsSvg(bytes),
         _ => false,
     };

@@ -72,14 +72,18 @@ public sealed partial record Snippet(string Html, string Css, ImmutableArray<She
         var fonts = sheet.Fonts.Where(f => families.Any(v => v.Contains(f.Family, StringComparison.Ordinal))).ToImmutableArray();
         var fallbacks = sheet.Fallbacks.Where(f => families.Any(v => v.Contains(f.Family, StringComparison.Ordinal))).ToImmutableArray();
         var css = Written(sheet with { Rules = rules, Fonts = fonts, Fallbacks = fallbacks }, apart, overrides);
-        var pictures = root.QuerySelectorAll("img").Select(i => i.GetAttribute("src")).ToHashSet();
-        return new(root.OuterHtml + "\n", css, [.. site.Shelf.Where(i => pictures.Contains(i.File)), .. fonts.Select(f => f.Item).Distinct()], isResolved);
+        var files = root.QuerySelectorAll("[src], [poster]").SelectMany(e => new[] { e.GetAttribute("src"), e.GetAttribute("poster") }).ToHashSet();
+        return new(root.OuterHtml + "\n", css, [.. site.Shelf.Where(i => files.Contains(i.File) || css.Contains($"url(\"{i.File}\")", StringComparison.Ordinal)).Except(fonts.Select(f => f.Item)), .. fonts.Select(f => f.Item).Distinct()], isResolved);
     }
 
     /// <summary>The snippet as files: a page that shows it, its stylesheet, and what both ask for, with the licences of its fonts.</summary>
     public IEnumerable<ReleaseFile> Files(Site site, string name)
     {
-        yield return new($"{name}.html", $"<!doctype html>\n<html lang=\"en\">\n  <head>\n    <meta charset=\"utf-8\">\n    <meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">\n    <title>{WebUtility.HtmlEncode(name)}</title>\n    <link rel=\"stylesheet\" href=\"{name}.css\">\n  </head>\n  <body>\n{Html}  </body>\n</html>\n", null);
+        // Clips are played by the script of a release.
+        var hasClips = Html.Contains("<video", StringComparison.Ordinal);
+        if (hasClips) yield return new(ReleaseScript.Path, ReleaseScript.Text, null);
+        var script = hasClips ? $"    <script src=\"{ReleaseScript.Path}\"></script>\n" : "";
+        yield return new($"{name}.html", $"<!doctype html>\n<html lang=\"en\">\n  <head>\n    <meta charset=\"utf-8\">\n    <meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">\n    <title>{WebUtility.HtmlEncode(name)}</title>\n    <link rel=\"stylesheet\" href=\"{name}.css\">\n  </head>\n  <body>\n{Html}{script}  </body>\n</html>\n", null);
         yield return new($"{name}.css", Css, null);
         foreach (var item in Needs) yield return new(item.File, null, item.Hash);
         foreach (var (licence, text) in FontLicences.Of(site, [.. Needs.Where(i => i.MediaType == FamilyKind.FontType)])) yield return new($"fonts/licences/{licence}.txt", text, null);

@@ -1,5 +1,6 @@
 using System.Buffers.Binary;
 using System.Text;
+using Sandbar.Core.Checking;
 
 namespace Sandbar.Core.Pictures;
 
@@ -31,7 +32,7 @@ public sealed record ClipFile(string MediaType, string Codec, int Width, int Hei
         Found found;
         try
         {
-            found = bytes is [0x1A, 0x45, 0xDF, 0xA3, ..] ? WebM(bytes) : bytes.Length > 12 && bytes.AsSpan(4, 4).SequenceEqual("ftyp"u8) ? Mp4(bytes) : throw new FormatException("This is no clip that can be read: WebM and MP4 can.");
+            found = FileSignature.Fits("video/webm", bytes) ? WebM(bytes) : FileSignature.Fits("video/mp4", bytes) ? Mp4(bytes) : throw new FormatException("This is no clip that can be read: WebM and MP4 can.");
         }
         catch (Exception broken) when (broken is ArgumentOutOfRangeException or OverflowException or IndexOutOfRangeException)
         {

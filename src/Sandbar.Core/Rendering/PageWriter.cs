@@ -21,6 +21,9 @@ public sealed record Surroundings(Func<Page, int, string> Page, Func<ShelfItem, 
     /// <summary>Address of the script that plays clips (<see cref="ReleaseScript"/>); null where something else does.</summary>
     public string? Script { get; init; }
 
+    /// <summary>Whether what is elsewhere is not asked for, and something stands in for it: on stage.</summary>
+    public bool StandsIn { get; init; }
+
     /// <summary>Whether blocks that hold nothing yet show what belongs there; never in a release.</summary>
     public bool ShowEmpty { get; init; }
 }
@@ -106,10 +109,10 @@ public sealed class PageWriter
     internal string Asset(ShelfItem item) => surroundings.Asset(item);
 
     /// <summary>What of a clip comes with the page: on stage its first picture.</summary>
-    internal string ClipPreload => surroundings.MarkBlocks ? "metadata" : "none";
+    internal string ClipPreload => surroundings.StandsIn ? "metadata" : "none";
 
     /// <summary>Where a clip is played from: of one that is elsewhere, on stage what stands in for it.</summary>
-    internal string ClipAddress(ShelfItem clip) => clip.Address.Length > 0 && !surroundings.MarkBlocks ? clip.Address : surroundings.Asset(clip);
+    internal string ClipAddress(ShelfItem clip) => clip.Address.Length > 0 && !surroundings.StandsIn ? clip.Address : surroundings.Asset(clip);
 
     /// <summary>A picture as the attributes of its element, with its smaller forms where there are any.</summary>
     /// <param name="sizes">How wide it is shown, as HTML has it.</param>

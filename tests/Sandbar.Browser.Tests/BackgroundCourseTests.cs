@@ -1,0 +1,107 @@
+using OpenQA.Selenium;
+using SkiaSharp;
+
+namespace Sandbar.Browser.Tests;
+
+/// <summary>Backgrounds with pictures and clips in the real interface: on the stage while the hand moves, and in the released bytes.</summary>
+public sealed class BackgroundCourseTests : CourseTest
+{
+    private const string Beds = "evening at the beds", Layer = ".fill-evening-at-the-beds > :nth-child(1)", Picture = Layer + " > img";
+
+    [Fact]
+    public async Task A_picture_is_faded_toned_kept_in_sight_and_put_under_what_lies_over_it()
+    {
+        Open("fills?view=backgrounds&background=evening-at-the-beds&page=workshops");
+        Assert.Empty(Styles.Violations(Browser));
+        Type($"Opacity of layer 2 of {Beds}", "80%");
+        Assert.Equal("0.8", Browser.StageStyle(Layer, "opacity"));
+        // The row that was worked in is the one whose picture is set below.
+        var before = Browser.StageStyle(Layer, "filter");
+        Browser.Starting("button", $"Tone Layer 2 of {Beds} in").Click();
+        Settled(++Version);
+        Assert.NotEqual(before, Browser.StageStyle(Layer, "filter"));
+
+        var (at, point) = (Browser.StageStyle(Picture, "object-position"), Browser.Element(".focus-point"));
+        // A banner is wide and low: only what is above and below the point is cut off.
+        point.SendKeys(Keys.Shift + Keys.ArrowUp);
+        Settled(++Version);
+        Assert.NotEqual(at, at = Browser.StageStyle(Picture, "object-position"));
+        Assert.Contains("- 0.26 * max(100cqh", await StyleSheetAsync(), StringComparison.Ordinal);
+        // While it is dragged the stage follows and nothing is stored; Escape puts it back.
+        var box = Browser.Element(".focus-picture");
+        Browser.Mouse("mousePressed", Browser.Element(".focus-point"), 0, 0);
+        Browser.Mouse("mouseMoved", box, -box.Size.Width / 4, box.Size.Height / 4);
+        Browser.Until(() => Browser.StageStyle(Picture, "object-position") != at, "the stage to follow");
+        Assert.Equal(Version, (await Workplace.Server.SiteAsync())["site"]!["version"]!.GetValue<int>());
+        Browser.Press(Keys.Escape);
+        Browser.Until(() => Browser.StageStyle(Picture, "object-position") == at, "what is stored");
+        Browser.Mouse("mouseReleased", box, 0, 0);
+
+        // Layers are dragged: the picture comes to lie over the veil.
+        var rows = Browser.Driver.FindElements(By.CssSelector(".layer-grip"));
+        Browser.Mouse("mousePressed", rows[0], 0, 0);
+        Browser.Mouse("mouseMoved", rows[1], 0, 8);
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".comes-below")).Count == 1, "the mark of where it comes");
+        Browser.Mouse("mouseReleased", rows[1], 0, 8);
+        Settled(++Version);
+        Browser.Until(() => Browser.OnStage($"stage.querySelector('{Picture}') === null && stage.querySelector('.fill-evening-at-the-beds > :nth-child(2) > img') !== null") == "true", "the picture on top");
+        Browser.PressWithControl("z");
+        Settled(++Version);
+        Browser.Until(() => Browser.OnStage($"stage.querySelector('{Picture}') !== null") == "true", "the picture below");
+        Assert.Empty(Browser.Errors());
+    }
+
+    [Fact]
+    public async Task Pictures_come_to_the_shelf_and_take_each_others_place()
+    {
+        Open("fills?view=pictures&picture=evening-beds&page=membership");
+        Assert.Empty(Styles.Violations(Browser));
+        var file = Path.Combine(Directory.CreateTempSubdirectory("sandbar-pictures-").FullName, "reeds.png");
+        using (var bitmap = new SKBitmap(1600, 900))
+        {
+            bitmap.Erase(SKColors.SteelBlue);
+            await File.WriteAllBytesAsync(file, bitmap.Encode(SKEncodedImageFormat.Png, 100).ToArray(), TestContext.Current.CancellationToken);
+        }
+        Give("Add pictures", file);
+        Settled(++Version);
+        Browser.Until(() => Browser.Element(".chosen-list").Text.Contains("reeds", StringComparison.Ordinal), "the picture in the list");
+
+        var was = Browser.OnStage("stage.querySelector('.covering img').src");
+        Give("Replace everywhere", file);
+        Settled(++Version);
+        Browser.Until(() => Browser.OnStage("stage.querySelector('.covering img').src") != was, "the other file on the stage");
+        Type("In words of evening beds", "Reeds in the wind");
+        var page = await PageAsync("membership");
+        Assert.Matches("src=\"pictures/reeds-2.png\" srcset=\"pictures/640/reeds-2.png 640w, pictures/1280/reeds-2.png 1280w, pictures/reeds-2.png 1600w\"", page);
+        // What is no picture is told at its place, and nothing comes of it.
+        var broken = Path.ChangeExtension(file, "webp");
+        await File.WriteAllTextAsync(broken, "no picture", TestContext.Current.CancellationToken);
+        Give("Add pictures", broken);
+        Browser.Until(() => Browser.Element(".pictures .below-rows").Text.Contains("no picture that can be read", StringComparison.Ordinal), "what is wrong");
+        Directory.Delete(Path.GetDirectoryName(file)!, recursive: true);
+    }
+
+    [Fact]
+    public async Task A_clip_that_is_elsewhere_is_named_and_never_asked_for()
+    {
+        Open("fills?view=clips&clip=rain&page=workshops");
+        Assert.Empty(Styles.Violations(Browser));
+        var address = Browser.Named("input", "Address of a clip that is elsewhere");
+        address.SendKeys("http://clips.example/dew.webm" + Keys.Enter);
+        Browser.Until(() => Browser.Element(".clip-adds").Text.Contains("begins with https://", StringComparison.Ordinal), "what is wrong");
+        address.SendKeys(Keys.Control + "a");
+        address.SendKeys("https://clips.example/dew.webm" + Keys.Enter);
+        Settled(++Version);
+        Browser.Until(() => Browser.Element(".chosen-list").Text.Contains("elsewhere", StringComparison.Ordinal), "the clip in the list");
+        Open("fills?view=backgrounds&background=rain-on-leaves&page=workshops");
+        Type("Fill of layer 2 of rain on leaves", "clip dew");
+        Assert.DoesNotContain("clips.example", Browser.OnStage("stage.documentElement.outerHTML"), StringComparison.Ordinal);
+        Assert.Contains("<source src=\"https://clips.example/dew.webm\"", await PageAsync("workshops"), StringComparison.Ordinal);
+        // Played on request, as motion is.
+        Browser.Starting("button", "Play").Click();
+        Browser.Until(() => Browser.OnStage("[...stage.querySelectorAll('.fill video')].some(v => !v.paused && v.currentTime > 0)") == "true", "the stand-in to play");
+        Assert.Empty(Browser.Errors());
+    }
+
+    private void Give(string label, string file) => Browser.Element($"input[type=file][aria-label^='{label}']").SendKeys(file);
+}
