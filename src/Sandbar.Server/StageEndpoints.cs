@@ -57,6 +57,8 @@ internal static class StageEndpoints
               [data-empty]:not([contenteditable], :has([contenteditable])) { opacity: 0.55; }
               .nothing-yet, .picture-missing { display: grid; place-items: center; min-block-size: 4rem; margin: 0; border: 1px dashed currentcolor; opacity: 0.55; font: 500 14px/1.4 system-ui, sans-serif; }
               .picture-missing { min-block-size: 12rem; }
+              /* Where no script runs, browsers show their own. */
+              .fill video::-webkit-media-controls { display: none !important; }
               [data-drop] { outline: 3px dashed #0b5d63; outline-offset: -3px; }
               [contenteditable] { outline: 2px solid #0b5d63; outline-offset: 4px; cursor: text; }
               :is(td, th)[contenteditable] { outline-offset: 1px; }

@@ -163,6 +163,8 @@ public sealed partial class ComputedValueTests(Workplace workplace) : IClassFixt
             Assert.Equal(answers.GetArrayLength(), elements.Count);
             foreach (var (element, answer) in elements.Zip(answers.EnumerateArray()))
             {
+                // What stands in a clip is never shown: Chromium has no values for it.
+                if (element.Parent?.Name == "video") continue;
                 var style = styles.Of(element);
                 foreach (var (property, theirs) in properties.Zip(answer.EnumerateArray()))
                 {
@@ -187,7 +189,7 @@ public sealed partial class ComputedValueTests(Workplace workplace) : IClassFixt
         double? within = a.Split('(')[0] switch { "color" or "oklab" or "oklch" or "linear-gradient" or "radial-gradient" or "conic-gradient" => 1e-6, "lab" or "lch" => 3e-5, _ => null };
         var (ours, theirs) = (a.Split(' ', '(', ')'), b.Split(' ', '(', ')'));
         return within is { } bound && ours.Length == theirs.Length && ours.Zip(theirs).All(p => p.First == p.Second
-            || (double.TryParse(p.First, CultureInfo.InvariantCulture, out var x) && double.TryParse(p.Second, CultureInfo.InvariantCulture, out var y) && Math.Abs(x - y) <= bound * Math.Max(1, Math.Abs(x) / 100)));
+            || (double.TryParse(p.First, CultureInfo.InvariantCulture, out var x) && double.TryParse(p.Second, CultureInfo.InvariantCulture, out var y) && Math.Abs(x - y) <= bound * Math.Max(1, Math.Abs(x) / 100) + 1e-12));
     }
 
     /// <summary>Addresses as they were written: the browser makes them whole.</summary>
@@ -206,6 +208,6 @@ public sealed partial class ComputedValueTests(Workplace workplace) : IClassFixt
     [GeneratedRegex("""<link[^>]*rel="?stylesheet"?[^>]*>""")]
     private static partial Regex SheetLink();
 
-    [GeneratedRegex("""url\("file://[^")]*/((?:pictures/)?[^"/]*)"\)""")]
+    [GeneratedRegex("""url\("file://[^")]*?/((?:pictures/)?[^"/]*)"\)""")]
     private static partial Regex WholeAddress();
 }

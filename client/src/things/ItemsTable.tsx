@@ -7,7 +7,7 @@ import { useFocusNext } from '../site/useFocusNext';
 import { Problem } from '../ui/Problem';
 import { withArticle } from '../ui/words';
 import { ValueCell } from '../values/ValueCell';
-import { Order } from './Order';
+import { ItemOrder } from './ItemOrder';
 
 interface Props {
   kind: Schemas['KindView'];
@@ -68,16 +68,15 @@ export function ItemsTable({ kind, items, thing }: Props) {
                 ))}
                 {!isFixed && (
                   <td className="order">
-                    <Order
+                    <ItemOrder
+                      at={at}
+                      id={item.id}
                       called={called}
                       place={place}
                       count={list.length}
                       fewest={items.fewest}
-                      onMove={(to) => change({ kind: 'moveThing', ...at, id: item.id, to })}
-                      onRemove={() => {
-                        focusNext('td.order button:last-child, .below-rows button', place);
-                        change({ kind: 'removeThing', ...at, id: item.id, by: null });
-                      }}
+                      change={change}
+                      focusNext={focusNext}
                     />
                   </td>
                 )}

@@ -1,4 +1,6 @@
+using System.Collections.Immutable;
 using System.Globalization;
+using System.Runtime.CompilerServices;
 using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 
@@ -7,17 +9,30 @@ namespace Sandbar.Core.Rendering;
 /// <summary>Where pictures lie that fill their boxes: the point that is to be seen as near the middle as it allows (<see cref="Css.Images.Placement"/>), whatever the box.</summary>
 internal static class FocalPoints
 {
+    // Found anew only where pages or the shelf have changed.
+    private static readonly ConditionalWeakTable<Frame, Kept> Written = [];
+
     /// <summary>The class of a picture by which it is kept in sight.</summary>
     public static string ClassOf(ShelfItem picture) => $"in-sight-{Path.GetFileName(picture.File).Replace('.', '-')}";
 
     /// <summary>The rules of pictures that fill a place of some block; those that are seen from their middle need none.</summary>
-    public static IEnumerable<Rule> Rules(Site site) =>
-        from picture in Blocks.Outermost(site).SelectMany(PictureSlots.Within).Where(b => PartCatalogue.Find(b.Part) is { HasCoveringPicture: true })
-            .SelectMany(b => PictureSlots.Of(b).Select(s => b.Content[s.Id])).Distinct(StringComparer.Ordinal).Select(id => site.Shelf.Find(id)).OfType<ShelfItem>()
-        let position = Position(picture, isCover: true, picture.FocusX.Amount(), picture.FocusY.Amount())
-        where position != Middle
-        select new Rule($"in sight {picture.Id}", Layer.Parts, $".{ClassOf(picture)}", false, Interval.All,
-            [new("object-position", position, new(OriginKind.Foundation, picture.Id, "", Foundations.Shelf.PictureKind.Kind))]);
+    public static IReadOnlyList<Rule> Rules(Site site)
+    {
+        if (Written.TryGetValue(site.Frame, out var kept) && kept.Pages == site.Pages && kept.Shelf == site.Shelf) return kept.Rules;
+        var covering = Blocks.Outermost(site).SelectMany(PictureSlots.Within).Where(b => PartCatalogue.Find(b.Part) is { HasCoveringPicture: true });
+        IReadOnlyList<Rule> rules =
+        [
+            .. from picture in covering.SelectMany(b => PictureSlots.Of(b).Select(s => b.Content[s.Id])).Distinct(StringComparer.Ordinal).Select(id => site.Shelf.Find(id)).OfType<ShelfItem>()
+               let position = Position(picture, isCover: true, picture.FocusX.Amount(), picture.FocusY.Amount())
+               where position != Middle
+               select new Rule($"in sight {picture.Id}", Layer.Parts, $".{ClassOf(picture)}", false, Interval.All,
+                   [new("object-position", position, new(OriginKind.Foundation, picture.Id, "", Foundations.Shelf.PictureKind.Kind))]),
+        ];
+        Written.AddOrUpdate(site.Frame, new(site.Pages, site.Shelf, rules));
+        return rules;
+    }
+
+    private sealed record Kept(ImmutableArray<Page> Pages, ImmutableArray<ShelfItem> Shelf, IReadOnlyList<Rule> Rules);
 
     private const string Middle = "50% 50%";
 

@@ -4,7 +4,7 @@ import type { Edit, SettingView, ThingView } from '../../api/client';
 import { fieldOf, kindOf, namesIn } from '../../site/catalogue';
 import { useActions, useEditing } from '../../site/editingContext';
 import { useFocusNext } from '../../site/useFocusNext';
-import { Order } from '../../things/Order';
+import { ItemOrder } from '../../things/ItemOrder';
 import { Problem } from '../../ui/Problem';
 import { ValueCell } from '../../values/ValueCell';
 import { DrawnFill } from './DrawnFill';
@@ -31,10 +31,10 @@ export function LayersTable({ thing, background, chosen, onChoose }: Props) {
   const [table, focusNext] = useFocusNext<HTMLDivElement>(items.length);
   const body = useRef<HTMLTableSectionElement>(null);
   const change = (edit: Edit) => void make(edit, { saidAtItsPlace: true }).then(setProblem);
-  const move = (id: string, to: number) => change({ kind: 'moveThing', of: 'background', in: thing.id, id, to });
+  const at = { of: 'background', in: thing.id };
   const drag = useRowDrag(body, (from, to) => {
     const item = items[from];
-    if (item) move(item.id, to);
+    if (item) change({ kind: 'moveThing', ...at, id: item.id, to });
   });
   if (!described) return null;
   const fields = OF_ALL.map((id) => described.fields.find((f) => f.id === id)).filter((f): f is SettingView => f !== undefined);
@@ -42,8 +42,7 @@ export function LayersTable({ thing, background, chosen, onChoose }: Props) {
     focusNext('tr:last-child button.cell');
     change({
       kind: 'addThing',
-      of: 'background',
-      in: thing.id,
+      ...at,
       id: crypto.randomUUID(),
       name: null,
       like: items.at(-1)?.id ?? null,
@@ -92,8 +91,7 @@ export function LayersTable({ thing, background, chosen, onChoose }: Props) {
                       names={namesIn(names, setting)}
                       edit={(text) => ({
                         kind: 'setThing',
-                        of: 'background',
-                        in: thing.id,
+                        ...at,
                         id: item.id,
                         field: setting.id,
                         text: text ?? '',
@@ -102,16 +100,15 @@ export function LayersTable({ thing, background, chosen, onChoose }: Props) {
                   </td>
                 ))}
                 <td className="order">
-                  <Order
+                  <ItemOrder
+                    at={at}
+                    id={item.id}
                     called={called}
                     place={place}
                     count={items.length}
                     fewest={described.fewest}
-                    onMove={(to) => move(item.id, to)}
-                    onRemove={() => {
-                      focusNext('td.order button:last-child, .below-rows button', place);
-                      change({ kind: 'removeThing', of: 'background', in: thing.id, id: item.id, by: null });
-                    }}
+                    change={change}
+                    focusNext={focusNext}
                   />
                 </td>
               </tr>

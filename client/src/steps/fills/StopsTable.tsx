@@ -4,7 +4,7 @@ import type { Edit, Schemas, SettingView, ThingView } from '../../api/client';
 import { fieldOf, kindOf, namesIn } from '../../site/catalogue';
 import { useActions, useEditing } from '../../site/editingContext';
 import { useFocusNext } from '../../site/useFocusNext';
-import { Order } from '../../things/Order';
+import { ItemOrder } from '../../things/ItemOrder';
 import { Problem } from '../../ui/Problem';
 import { ValueCell } from '../../values/ValueCell';
 import { amount, stopAt } from './stops';
@@ -112,16 +112,15 @@ export function StopsTable({ thing, gradient, reading, chosen, onChoose }: Props
                 ))}
                 {ratio !== undefined && <td className={ratio < 4.5 ? 'ratio failing' : 'ratio'}>{ratio.toFixed(2)}</td>}
                 <td className="order">
-                  <Order
+                  <ItemOrder
+                    at={{ of: 'gradient', in: thing.id }}
+                    id={item.id}
                     called={called}
                     place={place}
                     count={items.length}
                     fewest={described.fewest}
-                    onMove={(to) => change({ kind: 'moveThing', of: 'gradient', in: thing.id, id: item.id, to })}
-                    onRemove={() => {
-                      focusNext('td.order button:last-child, .below-rows button', place);
-                      change({ kind: 'removeThing', of: 'gradient', in: thing.id, id: item.id, by: null });
-                    }}
+                    change={change}
+                    focusNext={focusNext}
                   />
                 </td>
               </tr>
