@@ -78,7 +78,7 @@ public sealed record ShelfItem(string Id, string Name, string File, string Media
     /// <summary>Where a clip is that is none of the site's own files; empty of all others.</summary>
     public string Address { get; init; } = "";
 
-    /// <summary>Id of the picture that is shown in place of a clip until it plays, and to those who ask for less motion; empty for none.</summary>
+    /// <summary>The picture that is shown in place of a clip until it plays, and to those who ask for less motion; or none.</summary>
     public Value Poster { get; init; } = new WordValue(NoPoster);
 
     /// <summary>Stands where a clip has no poster.</summary>

@@ -8,8 +8,8 @@ using Sandbar.Core.Values;
 namespace Sandbar.Core.Foundations.Fills;
 
 /// <summary>
-/// Named backgrounds: layers of colours, gradients and pictures, blended as Compositing and Blending 1 has it. Colours and gradients are images of CSS on the box
-/// itself; with a picture among them, the layers are elements behind what the box holds (<see cref="NeedsElement"/>), since no image of CSS is kept in sight by a
+/// Named backgrounds: layers of colours, gradients, pictures and clips, blended as Compositing and Blending 1 has it. Colours and gradients are images of CSS on the box
+/// itself; with a picture or clip among them, the layers are elements behind what the box holds (<see cref="NeedsElement"/>), since no image of CSS is kept in sight by a
 /// focal point, toned or faded.
 /// </summary>
 public sealed class BackgroundKind : NamedKind<Background>
@@ -177,7 +177,7 @@ public sealed class BackgroundKind : NamedKind<Background>
     public static bool IsOn(BackgroundLayer layer) => layer.Shown.Code() == On;
 
     /// <summary>A gradient of which all is seen is named; of which less is seen, it is written out, every colour fainter, which comes to the same.</summary>
-    internal static string Image(SiteReads reads, Value fill, decimal opacity, bool isMixed)
+    private static string Image(SiteReads reads, Value fill, decimal opacity, bool isMixed)
     {
         var share = NumberForm.Css(opacity, "%");
         if (fill is not ReferenceValue { To: GradientKind.Kind } reference) return Flat(ShadowLayerForm.Faded(ValueForms.Css(reads, fill), share));

@@ -39,7 +39,7 @@ public static class Toning
             + "%3C/feComponentTransfer%3E%3C/filter%3E%3C/svg%3E#tone\")";
     }
 
-    /// <summary>Pairs of the palette's own colours that tone a picture so that it can still be read: dark and light, those furthest apart in hue first.</summary>
+    /// <summary>Pairs of the palette's own colours that tone a picture so that it can still be read: dark and light, the most colourful first, of those the ones furthest apart in lightness.</summary>
     public static ImmutableArray<(BaseColor Shadows, BaseColor Highlights)> Pairs(Site site)
     {
         var colors = site.Palette.Colors.Select(c => (Color: c, Lch: site.Palette.Row(c).Base.To(ColorSpace.Oklch))).ToList();
