@@ -6,7 +6,7 @@ import { defineConfig, globalIgnores } from 'eslint/config';
 import tseslint from 'typescript-eslint';
 
 /** The rooms of the client (docs/architecture.md), the lowest first: each knows itself and what is below it. */
-const ROOMS = ['api', 'ui', 'site', 'values', 'things', 'content', 'ledger', 'stage', 'steps', 'app'];
+const ROOMS = ['api', 'ui', 'site', 'values', 'things', 'content', 'ledger', 'stage', 'readings', 'steps', 'app'];
 
 /** Rooms that stand beside each other and know nothing of each other; the stage names states as the ledger does. */
 const BESIDE = { content: ['things'], ledger: ['things', 'content'], stage: ['things', 'content'] };

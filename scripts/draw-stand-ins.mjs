@@ -24,6 +24,29 @@ const SHARED = `
   const encoded = (canvas, type, quality) => new Promise((done) => canvas.toBlob(done, type, quality)).then(dataOf);
 `;
 
+/** Rain on leaves at a share of its length. */
+const RAIN = `
+    const [canvas, c] = surface(960, 540);
+    const leaves = Array.from({ length: 46 }, () => ({ x: between(-40, 1000), y: between(120, 560), size: between(60, 150), turn: between(-1.2, 1.2), light: between(0.3, 1), beat: Math.round(between(1, 3)), at: between(0, 6.28) }));
+    const drops = Array.from({ length: 150 }, () => ({ x: between(-40, 1000), y: between(0, 540), speed: Math.round(between(4, 7)), length: between(14, 34) }));
+    const paint = (share) => {
+      const ground = c.createLinearGradient(0, 0, 0, 540);
+      ground.addColorStop(0, '#20352a'); ground.addColorStop(1, '#0f1c16');
+      c.fillStyle = ground; c.fillRect(0, 0, 960, 540);
+      for (const leaf of leaves) {
+        c.save(); c.translate(leaf.x, leaf.y); c.rotate(leaf.turn + 0.06 * Math.sin(share * 6.2832 * leaf.beat + leaf.at));
+        c.fillStyle = \`rgb(\${28 + 40 * leaf.light},\${60 + 70 * leaf.light},\${40 + 30 * leaf.light})\`;
+        c.beginPath(); c.ellipse(0, 0, leaf.size * 0.34, leaf.size, 0, 0, 7); c.fill();
+        c.strokeStyle = 'rgba(200,225,190,.18)'; c.lineWidth = 2; c.beginPath(); c.moveTo(0, -leaf.size); c.lineTo(0, leaf.size); c.stroke(); c.restore();
+      }
+      c.strokeStyle = 'rgba(214,228,232,.38)'; c.lineWidth = 1.6;
+      for (const drop of drops) {
+        const y = ((drop.y + share * drop.speed * 600) % 600) - 30;
+        c.beginPath(); c.moveTo(drop.x, y); c.lineTo(drop.x - 3, y + drop.length); c.stroke();
+      }
+    };
+`;
+
 const PICTURES = {
   /** Evening over the beds: somebody stands right of the middle and looks at us. */
   'evening-beds.jpg': `
@@ -93,27 +116,16 @@ const PICTURES = {
     }
     return encoded(canvas, 'image/png');
   `,
+  /** A moment of the clip below, for where it does not play. */
+  'rain-still.jpg': `
+    ${RAIN}
+    paint(0.25);
+    return encoded(canvas, 'image/jpeg', 0.8);
+  `,
   /** Rain on leaves, four seconds that begin as they end; without sound. */
   'rain.webm': `
-    const [canvas, c] = surface(960, 540), length = 4000;
-    const leaves = Array.from({ length: 46 }, () => ({ x: between(-40, 1000), y: between(120, 560), size: between(60, 150), turn: between(-1.2, 1.2), light: between(0.3, 1), beat: Math.round(between(1, 3)), at: between(0, 6.28) }));
-    const drops = Array.from({ length: 150 }, () => ({ x: between(-40, 1000), y: between(0, 540), speed: Math.round(between(4, 7)), length: between(14, 34) }));
-    const paint = (share) => {
-      const ground = c.createLinearGradient(0, 0, 0, 540);
-      ground.addColorStop(0, '#20352a'); ground.addColorStop(1, '#0f1c16');
-      c.fillStyle = ground; c.fillRect(0, 0, 960, 540);
-      for (const leaf of leaves) {
-        c.save(); c.translate(leaf.x, leaf.y); c.rotate(leaf.turn + 0.06 * Math.sin(share * 6.2832 * leaf.beat + leaf.at));
-        c.fillStyle = \`rgb(\${28 + 40 * leaf.light},\${60 + 70 * leaf.light},\${40 + 30 * leaf.light})\`;
-        c.beginPath(); c.ellipse(0, 0, leaf.size * 0.34, leaf.size, 0, 0, 7); c.fill();
-        c.strokeStyle = 'rgba(200,225,190,.18)'; c.lineWidth = 2; c.beginPath(); c.moveTo(0, -leaf.size); c.lineTo(0, leaf.size); c.stroke(); c.restore();
-      }
-      c.strokeStyle = 'rgba(214,228,232,.38)'; c.lineWidth = 1.6;
-      for (const drop of drops) {
-        const y = ((drop.y + share * drop.speed * 600) % 600) - 30;
-        c.beginPath(); c.moveTo(drop.x, y); c.lineTo(drop.x - 3, y + drop.length); c.stroke();
-      }
-    };
+    ${RAIN}
+    const length = 4000;
     const recorder = new MediaRecorder(canvas.captureStream(25), { mimeType: 'video/webm;codecs=vp8', videoBitsPerSecond: 900000 });
     const parts = [];
     recorder.ondataavailable = (event) => parts.push(event.data);

@@ -10,20 +10,42 @@ namespace Sandbar.Server;
 /// <summary>The colours that meet on a site's pages, and what the last edit did to them.</summary>
 /// <param name="Lowest">The text that reads worst among what must be readable; null where there is none.</param>
 /// <param name="Rows">One for each pair of colours and kind of use, the worst first.</param>
-/// <param name="Unmeasured">How many blocks have text on a picture somewhere: what meets there is not among the pairs.</param>
-/// <param name="Broken">The rows that fail since the last edit, by name.</param>
+/// <param name="Unmeasured">How many blocks have text over a gradient, a picture or several layers of which it is not measured yet how it reads.</param>
+/// <param name="ToMeasure">The pages they stand on, with the windows that are missing.</param>
+/// <param name="Untold">The blocks with text of which that cannot be told.</param>
+/// <param name="Broken">The rows that fail since the last edit, by name; of what is known without measuring.</param>
 /// <param name="Mended">The rows that failed before it and no longer do.</param>
-public sealed record PairsView(long Version, PairInUseView? Lowest, IReadOnlyList<PairRowView> Rows, int Unmeasured, IReadOnlyList<string> Broken, IReadOnlyList<string> Mended)
+public sealed record PairsView(
+    long Version, PairInUseView? Lowest, IReadOnlyList<PairRowView> Rows, int Unmeasured, IReadOnlyList<PageToMeasure> ToMeasure, IReadOnlyList<UntoldView> Untold, IReadOnlyList<string> Broken, IReadOnlyList<string> Mended)
 {
-    public static PairsView Of(Site site, Site beforeLast, long version, CancellationToken cancel)
+    internal static PairsView Of(Site site, Site beforeLast, long version, SiteMeasures measures, CancellationToken cancel)
     {
-        var pairs = ContrastPairs.Of(site, cancel);
+        var known = ContrastPairs.Of(site, cancel);
+        var pairs = measures.Among(known);
         var lowest = pairs.Where(p => p.Kind is PairKind.Text or PairKind.LargeText && p.Target > 0).MinBy(p => p.Ratio);
         var rows = PairRowView.All(site, pairs);
-        var earlier = ReferenceEquals(site, beforeLast) ? rows : PairRowView.All(beforeLast, ContrastPairs.Of(beforeLast, cancel));
-        HashSet<string> fails = [.. rows.Where(r => !r.Passes).Select(r => r.Name)], failed = [.. earlier.Where(r => !r.Passes).Select(r => r.Name)];
-        return new(version, lowest is null ? null : PairInUseView.Of(site, lowest), rows, ContrastPairs.Unmeasured(site, cancel), [.. fails.Except(failed)], [.. failed.Except(fails)]);
+        var now = PairRowView.All(site, known);
+        var earlier = ReferenceEquals(site, beforeLast) ? now : PairRowView.All(beforeLast, ContrastPairs.Of(beforeLast, cancel));
+        HashSet<string> fails = [.. now.Where(r => !r.Passes).Select(r => r.Name)], failed = [.. earlier.Where(r => !r.Passes).Select(r => r.Name)];
+        var toMeasure = TextContrasts.ToMeasure(site, cancel);
+        var missing = toMeasure.Select(p => (Page: p, Widths: measures.Missing(p.Page).ToList())).Where(p => p.Widths.Count > 0).ToList();
+        return new(
+            version, lowest is null ? null : PairInUseView.Of(site, lowest), rows, missing.SelectMany(p => p.Page.Blocks).Distinct().Count(), [.. missing.SelectMany(p => p.Widths.Select(w => new PageToMeasure(p.Page.Page, w.Width, w.Height)))],
+            [.. measures.Untold.Select(t => UntoldView.Of(site, t))], [.. fails.Except(failed)], [.. failed.Except(fails)]);
     }
+}
+
+/// <summary>A page that has to be measured.</summary>
+/// <param name="Width">Of the window, px.</param>
+public sealed record PageToMeasure(string Page, int Width, int Height);
+
+/// <summary>A text of which it cannot be told how it reads over what lies behind it.</summary>
+/// <param name="Name">Its part and look.</param>
+/// <param name="Why">A sentence.</param>
+public sealed record UntoldView(string Name, PairPlaceView Place, string Why)
+{
+    internal static UntoldView Of(Site site, TextContrast text) =>
+        new(site.Looks.Get(text.Look) is var look ? $"{PartCatalogue.Get(look.Part).Name} · {look.Name}" : "", PairPlaceView.Of(site, text.Place), text.Why);
 }
 
 /// <summary>Two colours that meet in one kind of use.</summary>
@@ -40,11 +62,12 @@ public sealed record PairRowView(
     public static IReadOnlyList<PairRowView> All(Site site, IReadOnlyList<ContrastPair> pairs) =>
     [
         .. from pair in pairs
-           group pair by (Foreground: pair.ForegroundFrom.Name, Ground: pair.GroundFrom.Name, pair.Kind, pair.Target, On: ColorText.Hex(pair.Ground), Of: ColorText.Hex(pair.Foreground)) into same
+           // Over a fill the ground is another one at every spot: the worst is shown.
+           group pair by (Foreground: pair.ForegroundFrom.Name, Ground: pair.GroundFrom.Name, pair.Kind, pair.Target, On: pair.IsMeasured ? "" : ColorText.Hex(pair.Ground), Of: ColorText.Hex(pair.Foreground)) into same
            let worst = same.First()
            let k = same.Key
            select new PairRowView(
-               worst.Name, k.Foreground, k.Of, k.Ground, k.On, k.Kind, PairInUseView.Cut(same.Min(p => p.Ratio)), k.Target, same.All(p => p.Passes),
+               worst.Name, k.Foreground, k.Of, k.Ground, ColorText.Hex(worst.Ground), k.Kind, PairInUseView.Cut(same.Min(p => p.Ratio)), k.Target, same.All(p => p.Passes),
                same.Sum(p => p.Places.Length), [.. new[] { worst.ForegroundFrom.Color, worst.GroundFrom.Color }.OfType<string>().Distinct()],
                [.. same.Select(p => site.Palette.Schemes.Get(p.Scheme).Name).Distinct()], [.. same.Select(p => p.State).Distinct().Order()],
                [.. same.Select(p => PairInUseView.Of(site, p))]),
@@ -55,10 +78,11 @@ public sealed record PairRowView(
 /// <param name="Where">Part, look, property and state, in words, and what is around it in a state.</param>
 /// <param name="Ratio">Cut off, not rounded up: 4.49 is no 4.5.</param>
 /// <param name="Lines">The lines of the overrides that decide one of the two colours, from 1.</param>
+/// <param name="Fills">Kind and id, with a slash between, of the gradients and backgrounds behind it, of what was measured.</param>
 /// <param name="Places">Where on the pages.</param>
 public sealed record PairInUseView(
     string Key, PairKind Kind, string Part, string Look, string Property, State State, string Where, string Scheme, string Foreground, string Ground, double Ratio, double Target, bool Passes,
-    IReadOnlyList<int> Lines, IReadOnlyList<PairPlaceView> Places)
+    IReadOnlyList<int> Lines, IReadOnlyList<string> Fills, IReadOnlyList<PairPlaceView> Places)
 {
     /// <summary>As many places as are told.</summary>
     private const int Told = 40;
@@ -69,7 +93,7 @@ public sealed record PairInUseView(
         return new(
             PairMends.Key(pair), pair.Kind, look.Part, look.Id, pair.Property, pair.State, PartCatalogue.CellName(look, new CellKey(pair.Property, pair.State, Interval.All)) + On(site, pair.Within),
             site.Palette.Schemes.Get(pair.Scheme).Name, ColorText.Hex(pair.Foreground), ColorText.Hex(pair.Ground), Cut(pair.Ratio), pair.Target, pair.Passes,
-            [.. new[] { pair.ForegroundFrom.Line, pair.GroundFrom.Line }.Where(line => line > 0).Distinct()], [.. pair.Places.Take(Told).Select(p => PairPlaceView.Of(site, p))]);
+            [.. new[] { pair.ForegroundFrom.Line, pair.GroundFrom.Line }.Where(line => line > 0).Distinct()], [.. pair.Fills.Select(f => $"{f.Kind}/{f.Id}")], [.. pair.Places.Take(Told).Select(p => PairPlaceView.Of(site, p))]);
     }
 
     public static double Cut(double ratio) => Math.Floor(ratio * 100) / 100;
@@ -79,9 +103,21 @@ public sealed record PairInUseView(
 
 /// <param name="Width">A width at which it is met, px; 0 for the narrowest.</param>
 /// <param name="Dark">Whether it is met where the visitor prefers dark.</param>
-public sealed record PairPlaceView(string Page, string PageName, string Block, int Width, bool Dark)
+/// <param name="Spot">Where it reads worst there, of what was measured.</param>
+public sealed record PairPlaceView(string Page, string PageName, string Block, int Width, bool Dark, SpotView? Spot)
 {
-    public static PairPlaceView Of(Site site, PairPlace place) => new(place.Page, site.Pages.Get(place.Page).Name, place.Block, place.Width, place.Dark);
+    public static PairPlaceView Of(Site site, PairPlace place) => new(place.Page, site.Pages.Get(place.Page).Name, place.Block, place.Width, place.Dark, place.Spot is { } spot ? SpotView.Of(spot) : null);
+}
+
+/// <summary>Where a text reads worst.</summary>
+/// <param name="Ratio">There. Cut off, not rounded up.</param>
+/// <param name="Mean">Of all it lies on.</param>
+/// <param name="X">px from the page's left.</param>
+/// <param name="Y">px from its top.</param>
+/// <param name="Scroll">How far the page is scrolled then, px; null where that does not matter.</param>
+public sealed record SpotView(double Ratio, double Mean, string Ground, double X, double Y, double? Scroll)
+{
+    public static SpotView Of(WorstSpot spot) => new(PairInUseView.Cut(spot.Ratio), PairInUseView.Cut(spot.Mean), ColorText.Hex(spot.Ground), spot.X, spot.Y, spot.Scroll);
 }
 
 /// <summary>Two neighbours that a colour-vision deficiency makes one.</summary>
@@ -99,6 +135,19 @@ public sealed record CollapsingPairView(VisionKind Kind, string Name, string Sch
 /// <summary>The pair that is to be mended, at the version it was seen in.</summary>
 public sealed record MendRequest(long Version, string Key);
 
+/// <summary>The faintest veil with which a text over a fill can be read.</summary>
+/// <param name="Mend">Null where there is none.</param>
+/// <param name="Why">Why not, as a sentence.</param>
+public sealed record VeilView(VeilMendView? Mend, string Why);
+
+/// <param name="Color">The veil, with alpha.</param>
+/// <param name="Mended">How many texts it lets be read that cannot be now.</param>
+/// <param name="Broken">How many that can be now could not be then.</param>
+public sealed record VeilMendView(string Words, string Color, double Ratio, int Mended, int Broken, Edit Edit)
+{
+    internal static VeilMendView Of(VeilMend mend) => new(mend.Words, ColorText.Hex(mend.Veil), PairInUseView.Cut(mend.Ratio), mend.Mended, mend.Broken, mend.Edit);
+}
+
 /// <param name="Changes">What gives way: text or ground.</param>
 /// <param name="Hex">What it becomes.</param>
 /// <param name="Difference">CIEDE2000 from what it is.</param>
@@ -114,9 +163,9 @@ public sealed record PairMendView(MendedSide Changes, string Words, string Hex, 
 /// <param name="Left">Names of the pairs that still fail then.</param>
 public sealed record MendedPairsView(Edit? Edit, int Mended, IReadOnlyList<string> Left)
 {
-    public static MendedPairsView Of(Site site, CancellationToken cancel)
+    internal static MendedPairsView Of(Site site, SiteMeasures measures, CancellationToken cancel)
     {
-        var mended = PairMends.All(site, PairEndpoints.NewId, cancel);
+        var mended = PairMends.All(site, measures.Knows, PairEndpoints.NewId, cancel);
         var after = mended.Edit?.Apply(site).Site ?? site;
         return new(mended.Edit, mended.Mended, [.. PairRowView.All(after, mended.Left).Select(r => string.Create(CultureInfo.InvariantCulture, $"{r.Name}: {r.Ratio:0.00} needs {r.Target}"))]);
     }

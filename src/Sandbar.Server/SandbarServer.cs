@@ -40,6 +40,7 @@ public static partial class SandbarServer
         builder.Services.AddSingleton(_ => new SiteStore(options.Store));
         builder.Services.AddSingleton<OpenSites>();
         builder.Services.AddSingleton<ReadFonts>();
+        builder.Services.AddSingleton<Measures>();
 
         var app = builder.Build();
         app.Use(Guard.Headers);

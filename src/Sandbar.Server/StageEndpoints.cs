@@ -70,6 +70,6 @@ internal static class StageEndpoints
 
     private static string Sheets(Head head, string mark) =>
         Empty +
-        $"    <style id=\"sheet\" data-page=\"{mark}\">\n{StyleSheetText.Generated(head.Sheet, SheetUse.Stage, AssetAddress)}</style>\n"
+        $"    <style id=\"sheet\" data-page=\"{mark}\" data-version=\"{head.Stored.Version}\">\n{StyleSheetText.Generated(head.Sheet, SheetUse.Stage, AssetAddress)}</style>\n"
         + $"    <style id=\"overrides\">\n{OverrideText.Of(head.Sheet.Overrides).Readable(SheetUse.Stage)}</style>\n";
 }

@@ -404,6 +404,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{slug}/pairs/veil": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["findVeil"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{slug}/pairs/measured": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeMeasured"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{slug}/pairs/collapsing": {
         parameters: {
             query?: never;
@@ -1922,6 +1954,25 @@ export interface components {
             inline: number;
             block: string;
         };
+        MeasuredBoxOnPage: {
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            top: number;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+        };
+        MeasuredElement: {
+            /** Format: int32 */
+            around: number;
+            block: string;
+            /** Format: int32 */
+            at: number;
+            box: components["schemas"]["MeasuredBoxOnPage"];
+            lines: components["schemas"]["MeasuredBoxOnPage"][];
+        };
         MeasuredPage: {
             page: string;
             /** Format: int32 */
@@ -1946,8 +1997,23 @@ export interface components {
             height: number;
             isClosed: boolean;
         };
+        MeasuredRequest: {
+            /** Format: int64 */
+            version: number;
+            texts: components["schemas"]["MeasuredTexts"];
+        };
         MeasuredStage: {
             boxes: components["schemas"]["MeasuredBox"][];
+        };
+        MeasuredTexts: {
+            page: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            /** Format: double */
+            length: number;
+            elements: components["schemas"]["MeasuredElement"][];
         };
         MendRequest: {
             /** Format: int64 */
@@ -2018,6 +2084,13 @@ export interface components {
             name: string;
             uses: string[];
         };
+        PageToMeasure: {
+            page: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+        };
         PageView: {
             id: string;
             name: string;
@@ -2046,6 +2119,7 @@ export interface components {
             target: number;
             passes: boolean;
             lines: number[];
+            fills: string[];
             places: components["schemas"]["PairPlaceView"][];
         };
         /** @enum {unknown} */
@@ -2072,6 +2146,7 @@ export interface components {
             /** Format: int32 */
             width: number;
             dark: boolean;
+            spot: null | components["schemas"]["SpotView"];
         };
         PairRowView: {
             name: string;
@@ -2107,6 +2182,8 @@ export interface components {
             rows: components["schemas"]["PairRowView"][];
             /** Format: int32 */
             unmeasured: number;
+            toMeasure: components["schemas"]["PageToMeasure"][];
+            untold: components["schemas"]["UntoldView"][];
             broken: string[];
             mended: string[];
         };
@@ -2435,6 +2512,19 @@ export interface components {
             arrangement: null | string;
             html: string;
         };
+        SpotView: {
+            /** Format: double */
+            ratio: number;
+            /** Format: double */
+            mean: number;
+            ground: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            scroll: null | number;
+        };
         SquashedView: {
             property: string;
             state: components["schemas"]["State"];
@@ -2545,6 +2635,11 @@ export interface components {
             line: number;
             text: string;
         };
+        UntoldView: {
+            name: string;
+            place: components["schemas"]["PairPlaceView"];
+            why: string;
+        };
         /** @enum {unknown} */
         UseKind: "thing" | "cell" | "block" | "page" | "overrides" | "post";
         UseView: {
@@ -2557,6 +2652,21 @@ export interface components {
             property: null | string;
             state: null | components["schemas"]["State"];
             page: null | string;
+        };
+        VeilMendView: {
+            words: string;
+            color: string;
+            /** Format: double */
+            ratio: number;
+            /** Format: int32 */
+            mended: number;
+            /** Format: int32 */
+            broken: number;
+            edit: components["schemas"]["Edit"];
+        };
+        VeilView: {
+            mend: null | components["schemas"]["VeilMendView"];
+            why: string;
         };
         ViewChange: {
             path: string;
@@ -3412,6 +3522,85 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PairMendView"][];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    findVeil: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MendRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VeilView"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeMeasured: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasuredRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": number;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Conflict */

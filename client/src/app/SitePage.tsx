@@ -3,6 +3,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Navigate, useParams } from 'react-router';
 import { useOpenSite } from '../site/useOpenSite';
+import { MeasuringFrame } from '../stage/MeasuringFrame';
 import { Stage } from '../stage/Stage';
 import { useStageView } from '../stage/view';
 import { Boundary } from './Boundary';
@@ -86,6 +87,7 @@ function Workplace() {
         </Group>
       </main>
       <StatusLine />
+      <MeasuringFrame />
       {finding && <Find onClose={() => setFinding(false)} />}
     </div>
   );

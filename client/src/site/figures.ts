@@ -4,12 +4,14 @@ import { answered, api, type Edit, type Schemas } from '../api/client';
 import { useBoxes, widest } from './boxes';
 import { useEditing } from './editingContext';
 
+export const pairsKey = (slug: string, version: number) => ['pairs', slug, version] as const;
+
 /** The pairs in use at the version at hand. They are computed apart from edits, so that no edit waits for them. */
 export function usePairs() {
   const slug = useEditing((e) => e.site.slug);
   const version = useEditing((e) => e.site.version);
   return useQuery({
-    queryKey: ['pairs', slug, version],
+    queryKey: pairsKey(slug, version),
     queryFn: () => answered(api.GET('/api/sites/{slug}/pairs', { params: { path: { slug } } })),
     placeholderData: keepPreviousData,
     staleTime: Infinity,

@@ -11,6 +11,7 @@ import { Selection } from './Selection';
 import { FrameContent } from './content';
 import { useMeasuring } from './useMeasuring';
 import { usePictureDrops } from './usePictureDrops';
+import { WorstSpot } from './WorstSpot';
 import { WritingBar } from './writing/WritingBar';
 import { useWriting } from './writing/useWriting';
 import { frameGone, frameLoads, frameShows } from './settled';
@@ -282,6 +283,7 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
       )}
       {pictures.asking}
       {loaded && leads && candidate === undefined && <CentreGrip page={loaded.document} scale={scale} />}
+      {loaded && leads && candidate === undefined && <WorstSpot page={loaded.document} id={page} width={viewport.width} scale={scale} />}
       {element && !writing.writer && (
         <Selection element={element} look={nearest(element, looks)?.look} width={viewport.width} scale={scale} />
       )}

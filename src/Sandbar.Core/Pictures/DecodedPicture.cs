@@ -44,11 +44,22 @@ public sealed class DecodedPicture : IDisposable
     /// <returns>Row by row, four bytes a pixel, opaque.</returns>
     public byte[] Painted(Placement placement, Color over, (int X, int Y, int Width, int Height) part)
     {
-        var info = new SKImageInfo(part.Width, part.Height, SKColorType.Rgba8888, SKAlphaType.Premul, SKColorSpace.CreateSrgb());
-        using var surface = SKSurface.Create(info);
         var ground = Premultiplied.Color(Premultiplied.Over(Premultiplied.Of(over), Premultiplied.Of(Color.White)));
-        surface.Canvas.Clear(new SKColorF((float)ground.C1, (float)ground.C2, (float)ground.C3));
-        Paint(surface.Canvas, SKRect.Create((float)(placement.Left - part.X), (float)(placement.Top - part.Y), (float)placement.Width, (float)placement.Height));
+        return Painted([placement], new((float)ground.C1, (float)ground.C2, (float)ground.C3), (part.X, part.Y), (part.Width, part.Height));
+    }
+
+    /// <summary>A part of a box with the picture in some places, and nothing around it.</summary>
+    /// <param name="from">Where the part begins in the box, px.</param>
+    /// <param name="size">Of the part, px.</param>
+    /// <returns>Row by row, four bytes a pixel, red, green and blue multiplied by alpha.</returns>
+    public byte[] Painted(IEnumerable<Placement> placements, (double X, double Y) from, (int Width, int Height) size) => Painted(placements, SKColorF.Empty, from, size);
+
+    private byte[] Painted(IEnumerable<Placement> placements, SKColorF ground, (double X, double Y) from, (int Width, int Height) size)
+    {
+        var info = new SKImageInfo(size.Width, size.Height, SKColorType.Rgba8888, SKAlphaType.Premul, SKColorSpace.CreateSrgb());
+        using var surface = SKSurface.Create(info);
+        surface.Canvas.Clear(ground);
+        foreach (var placed in placements) Paint(surface.Canvas, SKRect.Create((float)(placed.Left - from.X), (float)(placed.Top - from.Y), (float)placed.Width, (float)placed.Height));
         var pixels = new byte[info.BytesSize];
         unsafe
         {

@@ -32,6 +32,8 @@ internal sealed class ColorSources
             foreach (var role in site.Palette.Roles) all[RoleKind.Description.Token(role, step)] = (RoleKind.Kind, role.Id, step);
             foreach (var color in site.Palette.Colors) all[ColorKind.Description.Token(color, step)] = (ColorKind.Kind, color.Id, step);
         }
+        var backgrounds = BackgroundKind.Description;
+        foreach (var background in site.Fills.Backgrounds) all[backgrounds.Token(background)] = (BackgroundKind.Kind, background.Id, 0);
         var (gradients, borders) = ((GradientKind)Kinds.Listed(GradientKind.Kind), (BorderKind)Kinds.Listed(BorderKind.Kind));
         foreach (var gradient in site.Fills.Gradients) all[gradients.Token(gradient)] = (GradientKind.Kind, gradient.Id, 0);
         foreach (var border in site.Edges.Borders) all[borders.Token(border)] = (BorderKind.Kind, border.Id, 0);
@@ -77,7 +79,9 @@ internal sealed class ColorSources
             case ColorKind.Kind:
                 return new(StepText.With(site.Palette.Colors.Get(token.Id).Name, token.Step), token.Id, null, null);
             case GradientKind.Kind:
-                return new(site.Fills.Gradients.Get(token.Id).Name, null, null, null);
+                return new(site.Fills.Gradients.Get(token.Id).Name, null, null, null, Fill: (GradientKind.Kind, token.Id));
+            case BackgroundKind.Kind:
+                return new(site.Fills.Backgrounds.Get(token.Id).Name, null, null, null, Fill: (BackgroundKind.Kind, token.Id));
             default:
                 return site.Edges.Borders.Get(token.Id).Color is ReferenceValue line ? Named(Kinds.Of(line).Token(site, line), at, scheme, color, depth + 1) : Plain(color);
         }

@@ -29,7 +29,8 @@ public sealed record Surrounding(string Look, State State);
 /// <param name="Choice">Whose choice of a scheme it is; null where none of them has a say.</param>
 /// <param name="Cell">The cell it stands in; null where it is what the page itself has, or what the designer wrote.</param>
 /// <param name="Line">The line of the overrides that decides it, from 1; 0 where none does.</param>
-public sealed record ColorSource(string Name, string? Color, RoleChoice? Choice, CellPlace? Cell, int Line = 0);
+/// <param name="Fill">Kind and id of the gradient or background it is of; null where it is of none.</param>
+public sealed record ColorSource(string Name, string? Color, RoleChoice? Choice, CellPlace? Cell, int Line = 0, (string Kind, string Id)? Fill = null);
 
 /// <summary>What a scheme gives a role.</summary>
 /// <param name="Step">How far a cell moves it along its row.</param>
@@ -42,7 +43,17 @@ public sealed record CellPlace(string Look, string? Block, string Cell);
 /// <summary>Where a pair is met.</summary>
 /// <param name="Width">A width at which it is, px; 0 for the narrowest.</param>
 /// <param name="Dark">Whether it is met where the visitor prefers dark.</param>
-public sealed record PairPlace(string Page, string Block, int Width, bool Dark);
+/// <param name="Spot">Where it reads worst there, of what was measured; null of what was not.</param>
+public sealed record PairPlace(string Page, string Block, int Width, bool Dark, WorstSpot? Spot = null);
+
+/// <summary>Where a text reads worst on a ground that differs from place to place.</summary>
+/// <param name="Ratio">There.</param>
+/// <param name="Mean">Of all pixels under the text, wherever the page is scrolled to.</param>
+/// <param name="Ground">The colour there.</param>
+/// <param name="X">px from the page's left.</param>
+/// <param name="Y">px from its top.</param>
+/// <param name="Scroll">How far the page is scrolled then, px; null where that does not matter.</param>
+public sealed record WorstSpot(double Ratio, double Mean, Color Ground, double X, double Y, double? Scroll);
 
 /// <summary>A colour and the ground it lies on, as they meet on the site's pages.</summary>
 /// <param name="Look">Id of the look that brings them together.</param>
@@ -54,12 +65,19 @@ public sealed record PairPlace(string Page, string Block, int Width, bool Dark);
 /// <param name="Target">What it must reach; 0 where nothing is asked.</param>
 /// <param name="ForegroundFrom">What decides the colour.</param>
 /// <param name="GroundFrom">What decides the ground.</param>
-/// <param name="Places">Where it is met, each block of a page once.</param>
+/// <param name="Places">Where it is met, each block of a page once; of what was measured, the worst first.</param>
+/// <param name="IsAlong">Whether the ground is a gradient of which the worst place anywhere was taken, until it is measured where the text lies.</param>
 public sealed record ContrastPair(
     PairKind Kind, string Look, string Property, State State, Surrounding? Within, string Scheme, Color Foreground, Color Ground, double Ratio, double Target,
-    ColorSource ForegroundFrom, ColorSource GroundFrom, ImmutableArray<PairPlace> Places)
+    ColorSource ForegroundFrom, ColorSource GroundFrom, ImmutableArray<PairPlace> Places, bool IsAlong = false)
 {
+    /// <summary>Kind and id of the gradients and backgrounds behind it, of what was measured.</summary>
+    public ImmutableArray<(string Kind, string Id)> Fills { get; init; } = [];
+
     public bool Passes => Ratio >= Target;
+
+    /// <summary>Whether it was measured where the text lies.</summary>
+    public bool IsMeasured => Places[0].Spot is not null;
 
     /// <summary>The two colours and their kind of use, such as <c>pollen on leaf · text</c>.</summary>
     public string Name => $"{ForegroundFrom.Name} on {GroundFrom.Name} · {KindName}";

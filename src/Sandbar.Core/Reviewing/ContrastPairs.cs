@@ -8,7 +8,6 @@ using Sandbar.Core.Rendering;
 using Sandbar.Core.Styling;
 using Sandbar.Css.Cascade;
 using Sandbar.Css.Colors;
-using Sandbar.Css.Conditions;
 using Sandbar.Css.Selectors;
 
 namespace Sandbar.Core.Reviewing;
@@ -32,11 +31,11 @@ public static class ContrastPairs
     /// <summary>The same with nothing taken over from before.</summary>
     internal static ImmutableArray<ContrastPair> Anew(Site site) => Look(SiteStyles.Anew(site), CancellationToken.None).Pairs;
 
-    /// <summary>How many blocks have text on a picture somewhere: what meets there is not among the pairs.</summary>
-    /// <exception cref="OperationCanceledException">Nobody waits for it any more; asked before each page.</exception>
-    public static int Unmeasured(Site site, CancellationToken cancel) => Look(site, cancel).Unmeasured;
+    /// <summary>The blocks with text whose ground differs from place to place, in the windows of the pairs.</summary>
+    /// <exception cref="OperationCanceledException">Nobody waits for them any more; asked before each page.</exception>
+    internal static (SiteStyles Styles, ImmutableArray<UnevenBlock> Blocks) Uneven(Site site, CancellationToken cancel) => Look(site, cancel) is var found ? (found.Styles, found.Uneven) : default;
 
-    private sealed record Found(ImmutableArray<ContrastPair> Pairs, ImmutableArray<Face> Faces, int Unmeasured);
+    private sealed record Found(SiteStyles Styles, ImmutableArray<ContrastPair> Pairs, ImmutableArray<Face> Faces, ImmutableArray<UnevenBlock> Uneven);
 
     private static Found Look(Site site, CancellationToken cancel)
     {
@@ -67,7 +66,7 @@ public static class ContrastPairs
         var sources = new ColorSources(styles);
         var meetings = new Meetings();
         var faces = new List<Face>();
-        foreach (var window in WindowsOf(styles))
+        foreach (var window in WindowsOf(styles).All)
         {
             var (pairs, colors) = shapes.Known(window, site);
             var seen = new SeenColors(styles, styles.In(window), sources, colors);
@@ -80,11 +79,11 @@ public static class ContrastPairs
             }
             shapes.Remember(window, site, walk, seen);
         }
-        return new([.. meetings.Pairs().OrderBy(p => p.Passes).ThenBy(p => p.Target == 0).ThenBy(p => p.Ratio / Math.Max(p.Target, 1))], [.. faces], meetings.Unmeasured.Count);
+        return new(styles, [.. meetings.Pairs().OrderBy(p => p.Passes).ThenBy(p => p.Target == 0).ThenBy(p => p.Ratio / Math.Max(p.Target, 1))], [.. faces], [.. meetings.Uneven]);
     }
 
     /// <summary>Windows that stand for all: between them no value that matters here changes.</summary>
-    private static IReadOnlyList<MediaEnvironment> WindowsOf(SiteStyles styles)
+    internal static Windows WindowsOf(SiteStyles styles)
     {
         var asksDark = styles.Site.Overrides.Site is var written && (written.Contains("light-dark", StringComparison.OrdinalIgnoreCase) || written.Contains("color-scheme", StringComparison.OrdinalIgnoreCase));
         return Windows.Of(styles.Sheets, declared => Matters(styles, declared), asksDark);
@@ -105,7 +104,15 @@ internal readonly record struct Visit(string Page, int Width, bool Dark);
 
 /// <summary>A pair as it is met, wherever.</summary>
 internal sealed record Met(
-    PairKind Kind, string Look, string Property, State State, Surrounding? Within, string Scheme, Color Foreground, Color Ground, double Target);
+    PairKind Kind, string Look, string Property, State State, Surrounding? Within, string Scheme, Color Foreground, Color Ground, double Target, bool IsAlong);
+
+/// <summary>A block as it is met in a window, with its texts whose ground differs from place to place.</summary>
+internal sealed record UnevenBlock(string Block, Visit At, ImmutableArray<UnevenText> Texts);
+
+/// <summary>A text that lies on what differs from place to place, or on a picture: only a look at its page tells how it reads.</summary>
+/// <param name="At">The number of its element among those of its block (<see cref="BlockElements"/>).</param>
+/// <param name="Place">Where it stands, in the state that it is in.</param>
+internal sealed record UnevenText(PairKind Kind, string Look, string Property, State State, Surrounding? Within, double Target, int At, Place Place, Tone Color, Scheme Scheme);
 
 /// <summary>All that is met, each pair with its places.</summary>
 internal sealed class Meetings
@@ -119,8 +126,7 @@ internal sealed class Meetings
         return meeting;
     }
 
-    /// <summary>Ids of the blocks whose text lies on a picture somewhere.</summary>
-    public HashSet<string> Unmeasured { get; } = new(StringComparer.Ordinal);
+    public List<UnevenBlock> Uneven { get; } = [];
 
     public IEnumerable<ContrastPair> Pairs() => all.Values.Select(m => m.Pair());
 }
@@ -137,5 +143,5 @@ internal sealed class Meeting(Met met, ColorSource foreground, ColorSource groun
     }
 
     public ContrastPair Pair() => new(
-        met.Kind, met.Look, met.Property, met.State, met.Within, met.Scheme, met.Foreground, met.Ground, Contrast.Ratio(met.Foreground, met.Ground), met.Target, foreground, ground, places.ToImmutable());
+        met.Kind, met.Look, met.Property, met.State, met.Within, met.Scheme, met.Foreground, met.Ground, Contrast.Ratio(met.Foreground, met.Ground), met.Target, foreground, ground, places.ToImmutable(), met.IsAlong);
 }

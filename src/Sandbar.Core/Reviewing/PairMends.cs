@@ -49,10 +49,11 @@ public static class PairMends
 
     /// <summary>Mends what can be mended without breaking anything, the worst first.</summary>
     /// <exception cref="OperationCanceledException">Nobody waits for it any more.</exception>
-    public static MendedPairs All(Site site, Func<string> newId, CancellationToken cancel)
+    /// <param name="isMeasured">Whether it is known of a block of a page how its texts read where they lie: then the worst place anywhere on a gradient is no reason to mend them.</param>
+    public static MendedPairs All(Site site, Func<string, string, bool> isMeasured, Func<string> newId, CancellationToken cancel)
     {
         var edits = ImmutableArray.CreateBuilder<Edit>();
-        var pairs = ContrastPairs.Of(site, cancel);
+        var pairs = Pairs();
         var before = pairs;
         var hopeless = new HashSet<string>();
         while (pairs.FirstOrDefault(p => !p.Passes && !hopeless.Contains(Key(p))) is { } worst)
@@ -64,15 +65,17 @@ public static class PairMends
             }
             edits.AddRange(mend.Edit is Together several ? several.Edits : [mend.Edit]);
             site = mend.Edit.Apply(site).Site!;
-            pairs = ContrastPairs.Of(site, cancel);
+            pairs = Pairs();
         }
         var left = pairs.Where(p => !p.Passes).ToImmutableArray();
         var mended = Mended(before, Failing(pairs));
         return new(edits.Count == 0 ? null : new Together(mended == 1 ? "1 pair mended" : $"{mended} pairs mended", edits.ToImmutable()), mended, left);
+
+        ImmutableArray<ContrastPair> Pairs() => MeasuredPairs.WithoutKnown(ContrastPairs.Of(site, cancel), isMeasured);
     }
 
     /// <summary>What tells a pair from all others.</summary>
-    public static string Key(ContrastPair pair) => $"{Kind(pair)} {pair.Places[0].Page} {pair.Places[0].Block}";
+    public static string Key(ContrastPair pair) => $"{Kind(pair)} {pair.Places[0].Page} {pair.Places[0].Block}{(pair.IsMeasured ? $" on {pair.GroundFrom.Name}" : "")}";
 
     /// <summary>What meets what, whatever its colours are and wherever.</summary>
     private static string Kind(ContrastPair pair) =>

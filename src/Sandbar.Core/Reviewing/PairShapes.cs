@@ -127,19 +127,7 @@ internal sealed class PairShapes
         var places = new Dictionary<Element, int>();
         foreach (var around in element.Ancestors().TakeWhile(e => e != outer).Reverse()) Add(around);
         var own = elements.Count;
-        Add(element);
-        for (var i = element.Index + 1; i < element.End;)
-        {
-            var inner = page.Document.All[i];
-            // What another block is made of is looked at there.
-            if (inner.Has("data-block"))
-            {
-                i = inner.End;
-                continue;
-            }
-            Add(inner);
-            i++;
-        }
+        foreach (var inner in BlockElements.Of(page.Document, element)) Add(inner);
         var key = new StringBuilder($"{part.Id} {look} {own}");
         foreach (var (at, kind, around) in elements) key.Append(CultureInfo.InvariantCulture, $" {kind}:{around}{(ShowsText(at) ? "t" : "")}");
         var text = key.ToString();
@@ -199,6 +187,26 @@ internal sealed class PairShapes
     }
 
     private static bool ShowsText(Element element) => !string.IsNullOrWhiteSpace(element.Text) || element is { IsHtml: true, Name: "input" or "textarea" or "select" };
+}
+
+/// <summary>The elements that a block is made of: its own, and those inside that are no other block's, in the order of the page.</summary>
+internal static class BlockElements
+{
+    public static IEnumerable<Element> Of(Document page, Element own)
+    {
+        yield return own;
+        for (var i = own.Index + 1; i < own.End;)
+        {
+            var inner = page.All[i];
+            if (inner.Has("data-block"))
+            {
+                i = inner.End;
+                continue;
+            }
+            yield return inner;
+            i++;
+        }
+    }
 }
 
 /// <summary>The elements of a part that its properties are for, as selectors.</summary>

@@ -26,9 +26,9 @@ internal sealed class Arounds(ImmutableArray<Around> all)
 /// <param name="Met">The pairs, with what to look at for what decides the two colours.</param>
 /// <param name="Inside">What the blocks inside find around them.</param>
 /// <param name="Ground">Its own ground where that differs from what lies behind it, with the scheme.</param>
-/// <param name="IsUnmeasured">Whether some of it lies on a picture.</param>
+/// <param name="Uneven">Its texts whose ground differs from place to place.</param>
 /// <param name="Asked">The styles it was read off: while they are the same, so is it.</param>
-internal sealed record BlockPairs(ImmutableArray<(Met Met, Tone Foreground, Tone Ground)> Met, Arounds Inside, (Color Color, string Scheme)? Ground, bool IsUnmeasured, ImmutableArray<(Place Place, string Piece, object Style)> Asked);
+internal sealed record BlockPairs(ImmutableArray<(Met Met, Tone Foreground, Tone Ground)> Met, Arounds Inside, (Color Color, string Scheme)? Ground, ImmutableArray<UnevenText> Uneven, ImmutableArray<(Place Place, string Piece, object Style)> Asked);
 
 /// <summary>Goes through pages in one window. What blocks of one shape come to in one surrounding is found once.</summary>
 /// <param name="before">What was found before a change, in the same window.</param>
@@ -55,7 +55,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
     private readonly Dictionary<(Arounds, PairShape), BlockPairs> known = [];
     private readonly Dictionary<BlockPairs, List<Meeting>> met = new(ReferenceEqualityComparer.Instance);
     private readonly List<(Place, string, object)> asked = [];
-    private bool isUnmeasured;
+    private readonly List<UnevenText> uneven = [];
     private readonly Look? link = PairShapes.LinkOf(site) is { } id ? site.Looks.Get(id) : null;
 
     /// <summary>What a page finds around it: nothing.</summary>
@@ -75,7 +75,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
             met[result] = Meetings(result);
         }
         foreach (var meeting in met[result]) meeting.Add(block, at);
-        if (result.IsUnmeasured) meetings.Unmeasured.Add(block.Id);
+        if (!result.Uneven.IsEmpty) meetings.Uneven.Add(new(block.Id, at, result.Uneven));
         if (faces is not null && result.Ground is { } ground) faces.Add(new(outer, block.Shape.Part.Id, block.Shape.Look, ground.Scheme, ground.Color, new(at.Page, block.Id, at.Width, at.Dark)));
         foreach (var inner in block.Inner) Visit(inner, block.Id, result.Inside, at, faces);
     }
@@ -94,7 +94,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
     private BlockPairs Look(PairShape shape, Arounds arounds)
     {
         asked.Clear();
-        isUnmeasured = false;
+        uneven.Clear();
         var met = new List<(Met, Tone, Tone)>();
         var inside = ImmutableArray.CreateBuilder<Around>();
         (Color, string)? ground = null;
@@ -118,7 +118,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
                 inside.Add(new(at[shape.Own], state == State.Rest ? around.Within : new(shape.Look, state), around.IsPointedAt));
             }
         }
-        return new([.. met], new(inside.ToImmutable()), ground, isUnmeasured, [.. asked.Distinct()]);
+        return new([.. met], new(inside.ToImmutable()), ground, [.. uneven], [.. asked.Distinct()]);
     }
 
     /// <summary>A block in one of its states.</summary>
@@ -164,7 +164,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
             switch (target.Kind)
             {
                 case PairKind.Text:
-                    if (StateOf(scene, place) is { } state) Text(scene, scene.Shape.Look, target.Property.Id, state, place, met);
+                    if (StateOf(scene, place) is { } state) Text(scene, scene.Shape.Look, target.Property.Id, state, target.At, place, met);
                     break;
                 case PairKind.Line when target.Piece.Length > 0:
                     var piece = Asked(place, target.Piece);
@@ -192,7 +192,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
                 var place = state == State.Rest ? rest : places.Of(scene.Shape.Page, rest.Element, scene.Shape.Elements[at].Kind, rest.Parent, Scenes.Of(state));
                 if (state != State.Rest && !Shows([rest], [place])) continue;
                 var inLink = scene with { State = state, Within = scene.State == State.Rest ? scene.Within : new(scene.Shape.Look, scene.State) };
-                Text(inLink, link.Id, "text-color", state, place, met);
+                Text(inLink, link.Id, "text-color", state, at, place, met);
                 if (state == State.Focus) Line(inLink, new(PairKind.FocusRing, at, "", PartCatalogue.Get(link.Part).Property("outline")!), place, OutlineColor, OutlineStyle, OutlineWidth, LineTarget, met);
             }
         }
@@ -209,14 +209,17 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
         return scene.State == State.Rest && states.Contains(State.Current) && place.Element.Has("aria-current") ? State.Current : scene.State;
     }
 
-    private void Text(Scene scene, string look, string property, State state, Place place, List<(Met, Tone, Tone)> met)
+    private void Text(Scene scene, string look, string property, State state, int at, Place place, List<(Met, Tone, Tone)> met)
     {
         var on = seen.Of(place);
         if (!on.IsShown || (on.Style.Text(Visibility) != "visible" && !ComesToBeSeen(scene, place))) return;
         if (seen.Of(on.Style, Color, on.Scheme) is not { } color) return;
         var isLarge = IsLarge(on.Style);
+        var kind = isLarge ? PairKind.LargeText : PairKind.Text;
         // What cannot be used need not be read (WCAG 2.2, 1.4.3: inactive components).
-        Add(scene, look, property, state, isLarge ? PairKind.LargeText : PairKind.Text, state == State.Off ? 0 : isLarge ? LargeTarget : TextTarget, color, on, on.Ground, met);
+        var target = state == State.Off ? 0 : isLarge ? LargeTarget : TextTarget;
+        if (on.IsUneven) uneven.Add(new(kind, look, property, state, scene.Within, target, at - scene.Shape.Own, place, color, on.Scheme));
+        Add(scene, look, property, state, kind, target, color, on, on.Ground, met);
     }
 
     /// <summary>Whether what is hidden is seen once the visitor is at what is around it.</summary>
@@ -238,16 +241,12 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
         if (seen.Of(on.Style, color, on.Scheme) is { } tone) Add(scene, scene.Shape.Links.Contains(target.At) ? link!.Id : scene.Shape.Look, target.Property.Id, scene.State, target.Kind, scene.State == State.Off ? 0 : asked, tone, on, on.Behind, met);
     }
 
-    private void Add(Scene scene, string look, string property, State state, PairKind kind, double target, Tone color, Seen on, ImmutableArray<Tone> ground, List<(Met, Tone, Tone)> met)
+    private static void Add(Scene scene, string look, string property, State state, PairKind kind, double target, Tone color, Seen on, ImmutableArray<Tone> ground, List<(Met, Tone, Tone)> met)
     {
         (Color Color, Color Ground, Tone From)? worst = null;
         var most = 1;
         for (var around = on; around is not null; around = around.Around) most = Math.Max(most, around.Ground.Length);
-        if (ground.IsEmpty || IsThroughPicture(on))
-        {
-            isUnmeasured |= kind is PairKind.Text or PairKind.LargeText;
-            return;
-        }
+        if (ground.IsEmpty || on.IsThroughPicture) return;
         for (var i = 0; i < most; i++)
         {
             var lies = ground[i % ground.Length];
@@ -263,17 +262,7 @@ internal sealed class PairWalk(Site site, SeenColors seen, Places places, Meetin
         }
         // As a screen paints them.
         var found = (Color: Gamut.Rounded(worst!.Value.Color), Ground: Gamut.Rounded(worst.Value.Ground), worst.Value.From);
-        met.Add((new(kind, look, property, state, scene.Within, on.Scheme.Id, found.Color, found.Ground, target), color, found.From));
-    }
-
-    /// <summary>Whether what it lies in lets through a picture.</summary>
-    private static bool IsThroughPicture(Seen on)
-    {
-        for (var around = on; around is not null; around = around.Around)
-        {
-            if (around.Opacity < 1 && around.Behind.IsEmpty) return true;
-        }
-        return false;
+        met.Add((new(kind, look, property, state, scene.Within, on.Scheme.Id, found.Color, found.Ground, target, on.IsUneven && kind is PairKind.Text or PairKind.LargeText), color, found.From));
     }
 
     private static Color Faded(Color color, Color behind, double opacity) => Compositing.Over(Gamut.ToSrgb(color) with { Alpha = color.Alpha * opacity }, behind);

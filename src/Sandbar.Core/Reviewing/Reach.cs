@@ -118,7 +118,7 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
             var areSame = ReferenceEquals(before.Places, after.Places);
             var places = areSame ? after.Places : Places.Of(sheets);
             find = areSame ? page => after[page] : page => after.With(page, places);
-            foreach (var window in Windows.Of(sheets, _ => true, isDarkAsked: false))
+            foreach (var window in Windows.Of(sheets, _ => true, isDarkAsked: false).All)
                 windows.Add(areSame ? (before.In(window), after.In(window)) : (new(RuleSet.Of(before.Sheets, window), SiteStyles.MostSteps), new(RuleSet.Of(after.Sheets, window), SiteStyles.MostSteps)));
         }
 

@@ -25,7 +25,7 @@ public static class RoomInBoxes
     private const string Source = "8 px looks squashed, 20 px and more reads well (common practice, no published source)";
 
     /// <summary>Of the windows that are looked at, px: a common phone, tablet and laptop.</summary>
-    private static readonly ImmutableArray<int> Widths = [390, 820, 1280];
+    private static readonly ImmutableArray<int> Widths = [.. Viewports.All.Select(v => v.Width)];
 
     // Kept for as long as the look and all that lengths are made of stay the same.
     private static readonly ConditionalWeakTable<Look, Kept> Known = [];

@@ -33,6 +33,23 @@ internal sealed record Seen(ElementStyle Style, ImmutableArray<Tone> Ground, See
 {
     /// <summary>What lies behind it.</summary>
     public ImmutableArray<Tone> Behind => Around?.Ground ?? SeenColors.Canvas;
+
+    /// <summary>Whether what it lies on, or what is seen through what it lies in, is not one colour: only a look at the page tells how text in it reads.</summary>
+    public bool IsUneven => Ground.Length != 1 || Through.Any(behind => behind.Length != 1);
+
+    /// <summary>Whether what it lies in lets through a picture.</summary>
+    public bool IsThroughPicture => Through.Any(behind => behind.IsEmpty);
+
+    private IEnumerable<ImmutableArray<Tone>> Through
+    {
+        get
+        {
+            for (var around = this; around is not null; around = around.Around)
+            {
+                if (around.Opacity < 1) yield return around.Behind;
+            }
+        }
+    }
 }
 
 /// <summary>The colours of places in a window. Each is found once.</summary>

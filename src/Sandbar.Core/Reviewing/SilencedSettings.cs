@@ -37,7 +37,7 @@ public static class SilencedSettings
     {
         var site = styles.Site;
         using var held = SiteStyles.Hold(styles);
-        var windows = Windows.Of(styles.Sheets, _ => true, isDarkAsked: false).Select(styles.In).ToList();
+        var windows = Windows.Of(styles.Sheets, _ => true, isDarkAsked: false).All.Select(styles.In).ToList();
         var order = styles.Written.Sheet.Rules.Select((rule, at) => (rule, at)).ToDictionary(r => r.rule, r => r.at);
         var silenced = new Dictionary<Declared, HashSet<(Rule Rule, Declaration Declaration)>>();
         var seen = new HashSet<Place>();

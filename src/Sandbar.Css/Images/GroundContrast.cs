@@ -47,77 +47,58 @@ public sealed record GroundContrast(double Worst, int X, int Y, double Mean)
         return new(worst, at % width, at / width, sum / count);
     }
 
+    /// <summary>Measures a text that lets what lies behind through together with its ground, so that both differ from place to place.</summary>
+    /// <param name="text">As it is seen at each pixel, opaque; row by row, four bytes a pixel.</param>
+    /// <param name="ground">As it is seen there.</param>
+    public static GroundContrast Between(ReadOnlySpan<byte> text, ReadOnlySpan<byte> ground, int width)
+    {
+        double worst = double.PositiveInfinity, sum = 0;
+        int at = 0, count = ground.Length / 4;
+        for (var i = 0; i < count; i++)
+        {
+            double one = Luminance(text[4 * i], text[4 * i + 1], text[4 * i + 2]) + 0.05, other = Luminance(ground[4 * i], ground[4 * i + 1], ground[4 * i + 2]) + 0.05;
+            var ratio = one > other ? one / other : other / one;
+            if (ratio < worst) (worst, at) = (ratio, i);
+            sum += ratio;
+        }
+        return new(worst, at % width, at / width, sum / count);
+    }
+
     /// <summary>The faintest black or white over a ground with which text on it reaches a contrast everywhere; null where it does already. Where none does, the better of both, opaque.</summary>
     /// <param name="rgba">As in <see cref="Of"/>.</param>
     public static Veil? Faintest(ReadOnlySpan<byte> rgba, Color text, double target)
     {
-        var colors = Telling(rgba);
-        var ink = new Ink(text);
-        if (Lowest(ink, colors, 0, 0) >= target) return null;
+        TextOnGround[] texts = [new(rgba, text, target)];
+        if (texts[0].Reaches(Color.Black, 0)) return null;
+        var shades = new[] { Color.Black, Color.White };
+        return Faintest(texts, [.. shades.Select(s => new[] { s })]) is var (veil, alpha)
+            ? new(shades[veil].WithAlpha(alpha), texts[0].Lowest(shades[veil], alpha))
+            : shades.Select(s => new Veil(s, texts[0].Lowest(s, 1))).MaxBy(v => v.Ratio);
+    }
+
+    /// <summary>The faintest of several veils under which all of several texts read, each on what lies under it.</summary>
+    /// <param name="veils">Each as it is over each of the texts.</param>
+    /// <returns>Its place among them and how much of it is seen, above 0 to 1; null where none is enough.</returns>
+    public static (int Veil, double Alpha)? Faintest(IReadOnlyList<TextOnGround> texts, IReadOnlyList<IReadOnlyList<Color>> veils)
+    {
         // It may take more where it darkens what the text is darker than: every step is looked at.
         for (var step = 1; step <= AlphaSteps; step++)
         {
             var alpha = (double)step / AlphaSteps;
-            foreach (var shade in new[] { 0, Opaque })
+            for (var veil = 0; veil < veils.Count; veil++)
             {
-                if (Lowest(ink, colors, shade, alpha) < target) continue;
-                // What was left out of the telling colours counts too.
-                var ratio = LowestOfAll(ink, rgba, shade, alpha);
-                if (ratio >= target) return new(Shade(shade, alpha), ratio);
+                if (Enumerable.Range(0, texts.Count).All(t => texts[t].Reaches(veils[veil][t], alpha))) return (veil, alpha);
             }
         }
-        var best = new[] { 0, Opaque }.MaxBy(shade => Lowest(ink, colors, shade, 1));
-        return new(Shade(best, 1), LowestOfAll(ink, rgba, best, 1));
-
-        static Color Shade(int shade, double alpha) => Color.FromBytes((byte)shade, (byte)shade, (byte)shade, alpha);
+        return null;
     }
 
-    private static double Lowest(Ink ink, List<int> colors, int shade, double alpha)
-    {
-        var (table, lowest) = (Veiled(shade, alpha), double.PositiveInfinity);
-        foreach (var color in colors) lowest = Math.Min(lowest, ink.Ratio(table[color >> 16], table[(color >> 8) & Opaque], table[color & Opaque]));
-        return lowest;
-    }
-
-    private static double LowestOfAll(Ink ink, ReadOnlySpan<byte> rgba, int shade, double alpha)
-    {
-        var (table, lowest, last) = (Veiled(shade, alpha), double.PositiveInfinity, -1);
-        for (var i = 0; i + 3 < rgba.Length; i += 4)
-        {
-            var packed = (rgba[i] << 16) | (rgba[i + 1] << 8) | rgba[i + 2];
-            if (packed == last) continue;
-            last = packed;
-            lowest = Math.Min(lowest, ink.Ratio(table[rgba[i]], table[rgba[i + 1]], table[rgba[i + 2]]));
-        }
-        return lowest;
-    }
-
-    /// <summary>What each value of a channel comes to under a veil.</summary>
-    private static byte[] Veiled(int shade, double alpha) => [.. Enumerable.Range(0, 256).Select(v => (byte)Math.Round(v * (1 - alpha) + shade * alpha))];
-
-    /// <summary>Of colours that are nearly the same the lightest and the darkest: what a veil makes of the others lies between what it makes of these.</summary>
-    private static List<int> Telling(ReadOnlySpan<byte> rgba)
-    {
-        const int Bits = 4, Cells = 1 << (3 * Bits);
-        var (lightest, darkest) = (new int[Cells], new int[Cells]);
-        Array.Fill(lightest, -1);
-        Array.Fill(darkest, -1);
-        for (var i = 0; i + 3 < rgba.Length; i += 4)
-        {
-            var color = (rgba[i] << 16) | (rgba[i + 1] << 8) | rgba[i + 2];
-            var cell = ((rgba[i] >> (8 - Bits)) << (2 * Bits)) | ((rgba[i + 1] >> (8 - Bits)) << Bits) | (rgba[i + 2] >> (8 - Bits));
-            if (lightest[cell] < 0 || Luminance(color) > Luminance(lightest[cell])) lightest[cell] = color;
-            if (darkest[cell] < 0 || Luminance(color) < Luminance(darkest[cell])) darkest[cell] = color;
-        }
-        return [.. lightest.Concat(darkest).Where(c => c >= 0).Distinct()];
-    }
-
-    private static double Luminance(int color) => Luminance((byte)(color >> 16), (byte)(color >> 8), (byte)color);
+    internal static double Luminance(int color) => Luminance((byte)(color >> 16), (byte)(color >> 8), (byte)color);
 
     private static double Luminance(byte r, byte g, byte b) => 0.2126 * LinearOfByte[r] + 0.7152 * LinearOfByte[g] + 0.0722 * LinearOfByte[b];
 
     /// <summary>A text's colour, over whatever it lies on.</summary>
-    private readonly struct Ink
+    internal readonly struct Ink
     {
         private readonly double red, green, blue, alpha, luminance;
 

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { ThingView } from '../../api/client';
+import { TextsOver } from '../../readings/TextsOver';
 import { DrawnFill } from './DrawnFill';
 import { LayersTable } from './LayersTable';
 import { PictureLayer } from './PictureLayer';
@@ -44,6 +45,7 @@ export function BackgroundDrawing({ thing }: { thing: ThingView }) {
           name={`Layer ${items.indexOf(chosen) + 1} of ${thing.name}`}
         />
       )}
+      <TextsOver fill={`background/${thing.id}`} name={thing.name} />
     </div>
   );
 }

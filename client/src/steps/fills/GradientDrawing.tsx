@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { ThingView } from '../../api/client';
 import { fieldText } from '../../site/catalogue';
 import { useActions } from '../../site/editingContext';
+import { TextsOver } from '../../readings/TextsOver';
 import { MenuButton } from '../../ui/MenuButton';
 import { Problem } from '../../ui/Problem';
 import { AngleDial } from './AngleDial';
@@ -99,6 +100,7 @@ export function GradientDrawing({ thing }: { thing: ThingView }) {
         </span>
       </div>
       <Problem text={problem} />
+      <TextsOver fill={`gradient/${thing.id}`} name={thing.name} />
     </div>
   );
 }

@@ -7,6 +7,7 @@ import { useTrial } from '../../site/useTrial';
 import { Problem } from '../../ui/Problem';
 import { QueryError } from '../../ui/QueryError';
 import { Waiting } from '../../ui/Waiting';
+import '../../readings/readings.css';
 
 interface Props {
   pair: Schemas['PairInUseView'];

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client';
 import { groupBy } from '../../ui/groupBy';
-import { Ratio } from './PairSample';
+import { Ratio } from '../../readings/PairSample';
 
 type Row = Schemas['PairRowView'];
 

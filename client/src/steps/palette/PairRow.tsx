@@ -2,11 +2,12 @@ import { Button } from 'antd';
 import { Fragment, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
+import { PairSample, Ratio } from '../../readings/PairSample';
+import { useShowPlace } from '../../readings/showPlace';
+import { VeilOffer } from '../../readings/VeilOffer';
 import { useEditing } from '../../site/editingContext';
-import { useStageView, widthWithin } from '../../stage/view';
 import { Shortened } from '../../ui/Shortened';
 import { Mends } from './Mends';
-import { PairSample, Ratio } from './PairSample';
 import { PlaceButtons } from './PlaceButtons';
 
 type Row = Schemas['PairRowView'];
@@ -50,20 +51,25 @@ function withLine(params: URLSearchParams, line: number): string {
 /** A pair in a cell of a look, its places on the pages, and its mends. */
 function PairInUse({ at, version }: { at: InUse; version: number }) {
   const slug = useEditing((e) => e.site.slug);
-  const [view, show] = useStageView();
+  const showPlace = useShowPlace();
   const [params] = useSearchParams();
   const [mending, setMending] = useState(false);
   const there = new URLSearchParams(params);
   there.set('part', at.part);
   there.set('look', at.look);
   there.set('setting', at.property);
+  const [worst] = at.places;
+  const isMeasured = !!worst?.spot;
   return (
     <li>
       <span className="pair-where">
         <Link title={at.where} to={{ pathname: `/sites/${slug}/parts`, search: there.toString() }}>
           {at.where}
         </Link>{' '}
-        <span className="quiet">{at.scheme}</span>
+        <span className="quiet">
+          {at.scheme}
+          {worst?.spot && ` · on the mean ${worst.spot.mean.toFixed(2)}`}
+        </span>
         {at.lines.map((line) => (
           <Fragment key={line}>
             {' · '}
@@ -79,21 +85,9 @@ function PairInUse({ at, version }: { at: InUse; version: number }) {
           Mend
         </Button>
       )}
-      <PlaceButtons
-        what={at.where}
-        places={at.places}
-        onShow={(place) =>
-          show({
-            page: place.page,
-            span: 'one',
-            width: widthWithin(place.width, null, view.width),
-            show: at.state,
-            prefers: place.dark ? 'dark' : 'light',
-            selected: place.block,
-          })
-        }
-      />
-      {mending && <Mends pair={at} version={version} onDone={() => setMending(false)} />}
+      <PlaceButtons what={at.where} places={at.places} onShow={(place) => showPlace(place, at.state)} />
+      {mending && isMeasured && <VeilOffer pair={at.key} version={version} onDone={() => setMending(false)} />}
+      {mending && !isMeasured && <Mends pair={at} version={version} onDone={() => setMending(false)} />}
     </li>
   );
 }

@@ -16,7 +16,7 @@ export function PairsPanel() {
   const [mending, setMending] = useState(false);
   if (pairs.isError) return <QueryError title="The pairs cannot be computed" query={pairs} />;
   if (!pairs.data) return <Waiting />;
-  const { rows, version, unmeasured } = pairs.data;
+  const { rows, version, unmeasured, untold } = pairs.data;
   const failing = rows.filter((p) => !p.passes);
   const listed = shown === 'failing' ? failing : rows;
   return (
@@ -36,8 +36,16 @@ export function PairsPanel() {
         />
         <span className="quiet">WCAG 2.2</span>
         {unmeasured > 0 && (
-          <span className="quiet" title="Text over pictures: what meets there is not among the pairs">
-            {unmeasured === 1 ? '1 block' : `${unmeasured} blocks`} over pictures not measured yet
+          <span
+            className="quiet"
+            title="Text over gradients and pictures: how it reads is measured page by page while nothing else is done"
+          >
+            {unmeasured === 1 ? '1 block' : `${unmeasured} blocks`} over fills not measured yet
+          </span>
+        )}
+        {untold.length > 0 && (
+          <span className="quiet" title={untold.map((t) => `${t.name} on ${t.place.pageName}: ${t.why}`).join('\n')}>
+            {untold.length === 1 ? '1 text' : `${untold.length} texts`} cannot be told
           </span>
         )}
         <Button size="small" disabled={failing.length === 0 || mending} onClick={() => setMending(true)}>

@@ -1,4 +1,5 @@
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Shelf;
 using Sandbar.Core.Foundations.Type;
 using Sandbar.Core.Starting;
 using static Sandbar.Core.Starting.Content;
@@ -8,7 +9,7 @@ namespace Sandbar.Core.Samples.Pellwyn;
 /// <summary>Pellwyn Seed Library: a made-up neighbourhood library that lends the seeds of heritage vegetables.</summary>
 public static class PellwynSample
 {
-    private static readonly string[] Pictures = ["hero", "drawers", "bean", "beet", "pea", "tomato", "squash", "lettuce", "depths", "map", "evening-beds.jpg", "weave.png"];
+    private static readonly string[] Pictures = ["hero", "drawers", "bean", "beet", "pea", "tomato", "squash", "lettuce", "depths", "map", "evening-beds.jpg", "weave.png", "rain-still.jpg"];
 
     public static SiteWithAssets Create()
     {
@@ -35,7 +36,7 @@ public static class PellwynSample
                 new("main-membership", "Membership", "membership"), new("main-contact", "Contact", "contact"),
             ])],
             [.. families.SelectMany(f => f.Files).Select(f => f.Item), .. pictures.Select(p => p.Item with { FocusX = Focus(p.Item).X, FocusY = Focus(p.Item).Y }),
-                new ShelfItem("rain", "rain", "clips/rain.webm", clip.MediaType, rain.Hash, clip.Width, clip.Height)],
+                new ShelfItem("rain", "rain", "clips/rain.webm", clip.MediaType, rain.Hash, clip.Width, clip.Height) { Poster = new ReferenceValue(PictureKind.Kind, "rain-still") }],
             new("""
                 /* The year beside the name, for the sixtieth season. */
                 .site-name::after {

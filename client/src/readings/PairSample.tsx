@@ -1,4 +1,5 @@
-import type { Schemas } from '../../api/client';
+import type { Schemas } from '../api/client';
+import './readings.css';
 
 /** A picture of a pair: the very thing that may not be readable. */
 export function PairSample({ kind, foreground, ground }: Pick<Schemas['PairRowView'], 'kind' | 'foreground' | 'ground'>) {

@@ -1,0 +1,111 @@
+using System.Numerics;
+using Sandbar.Core.Foundations.Fills;
+using Sandbar.Core.Pictures;
+using Sandbar.Css.Colors;
+using Sandbar.Css.Images;
+
+namespace Sandbar.Core.Reviewing;
+
+/// <summary>A rectangle of whole pixels of a page.</summary>
+internal readonly record struct Piece(int Left, int Top, int Width, int Height)
+{
+    public int Right => Left + Width;
+
+    public int Bottom => Top + Height;
+
+    public int Pixels => Width * Height;
+}
+
+/// <summary>Something that an element paints behind what it holds.</summary>
+/// <param name="Clip">Where it is painted at all.</param>
+/// <param name="Opacity">0 to 1.</param>
+/// <param name="Blend">How it is mixed with what the element painted below it.</param>
+internal abstract record PaintedLayer(MeasuredBoxOnPage Clip, double Opacity, string Blend)
+{
+    /// <summary>Whether it lies elsewhere once the page is scrolled.</summary>
+    public virtual bool IsMoving => false;
+
+    /// <summary>Paints a piece of the page over what is below.</summary>
+    /// <param name="scroll">How far the page is scrolled, px; NaN where nothing moves, for those who ask for less motion.</param>
+    public void Over(Vector4[] below, Piece piece, double scroll)
+    {
+        var top = Paint(piece, scroll);
+        for (int row = 0, at = 0; row < piece.Height; row++)
+        {
+            var isIn = piece.Top + row + 0.5 >= Clip.Top && piece.Top + row + 0.5 <= Clip.Top + Clip.Height;
+            for (var column = 0; column < piece.Width; column++, at++)
+            {
+                var x = piece.Left + column + 0.5;
+                if (!isIn || x < Clip.Left || x > Clip.Left + Clip.Width) continue;
+                var color = top(column, row) * (float)Opacity;
+                below[at] = Blend == "normal" ? Premultiplied.Over(color, below[at]) : Premultiplied.Of(Blending.Over(Straight(color), Straight(below[at]), Blend));
+            }
+        }
+    }
+
+    /// <summary>What it shows at pixels of a piece, before it is faded.</summary>
+    protected abstract Func<int, int, Vector4> Paint(Piece piece, double scroll);
+
+    private static Color Straight(Vector4 painted) => painted.W <= 0 ? new(ColorSpace.Srgb, 0, 0, 0, 0) : new(ColorSpace.Srgb, painted.X / painted.W, painted.Y / painted.W, painted.Z / painted.W, painted.W);
+}
+
+internal sealed record FlatLayer(MeasuredBoxOnPage Clip, Color Color, double Opacity, string Blend) : PaintedLayer(Clip, Opacity, Blend)
+{
+    protected override Func<int, int, Vector4> Paint(Piece piece, double scroll)
+    {
+        var color = Premultiplied.Of(Color);
+        return (_, _) => color;
+    }
+}
+
+/// <param name="Box">What the gradient is stretched over; beyond it begins anew.</param>
+internal sealed record GradientLayer(MeasuredBoxOnPage Clip, MeasuredBoxOnPage Box, GradientImage Image, double Opacity, string Blend) : PaintedLayer(Clip, Opacity, Blend)
+{
+    protected override Func<int, int, Vector4> Paint(Piece piece, double scroll) => (column, row) => Image.At(Within(piece.Left + column + 0.5 - Box.Left, Box.Width), Within(piece.Top + row + 0.5 - Box.Top, Box.Height));
+
+    private static double Within(double at, double length) => at >= 0 && at < length ? at : at - Math.Floor(at / length) * length;
+}
+
+/// <summary>How a picture goes with the page.</summary>
+internal enum Goes
+{
+    With,
+    Not,
+    Slower,
+}
+
+/// <param name="Picture">What is shown.</param>
+/// <param name="Window">The viewport, px.</param>
+/// <param name="Slower">By how much slower than the page it goes, 0 to 1.</param>
+/// <param name="Place">Where it lies in a box of some size.</param>
+/// <param name="Tones">The two colours it is shown in; null as it is.</param>
+internal sealed record PictureLayer(
+    MeasuredBoxOnPage Clip, DecodedPicture Picture, Func<(double Width, double Height), MeasuredBoxOnPage, IEnumerable<Placement>> Place, Goes Goes, double Slower, (int Width, int Height) Window, (Color Shadows, Color Highlights)? Tones, double Opacity, string Blend)
+    : PaintedLayer(Clip, Opacity, Blend)
+{
+    public override bool IsMoving => Goes != Goes.With;
+
+    protected override Func<int, int, Vector4> Paint(Piece piece, double scroll)
+    {
+        var box = BoxAt(scroll);
+        var part = new MeasuredBoxOnPage(piece.Left - box.Left, piece.Top - box.Top, piece.Width, piece.Height);
+        var pixels = Picture.Painted(Place((box.Width, box.Height), part), (part.Left, part.Top), (piece.Width, piece.Height));
+        return (column, row) =>
+        {
+            var at = 4 * (row * piece.Width + column);
+            var shown = new Vector4(pixels[at], pixels[at + 1], pixels[at + 2], pixels[at + 3]) / byte.MaxValue;
+            return Tones is not { } tones || shown.W <= 0 ? shown : Premultiplied.Of(Toning.Of(new(ColorSpace.Srgb, shown.X / shown.W, shown.Y / shown.W, shown.Z / shown.W, shown.W), tones.Shadows, tones.Highlights));
+        };
+    }
+
+    /// <summary>The box it is placed in while the page is scrolled so far (<see cref="Rendering.FillLayers"/> says so in CSS).</summary>
+    private MeasuredBoxOnPage BoxAt(double scroll)
+    {
+        if (Goes == Goes.Not) return new(0, double.IsNaN(scroll) ? 0 : scroll, Window.Width, Window.Height);
+        if (Goes == Goes.With || double.IsNaN(scroll)) return Clip;
+        var room = Window.Height + Clip.Height;
+        // From 0, where the box comes in at the bottom of the window, to 1, where it has left at the top.
+        var passed = Math.Clamp((Window.Height - (Clip.Top - scroll)) / room, 0, 1);
+        return new(Clip.Left, Clip.Top + Slower * room * (passed - 1), Clip.Width, Clip.Height + Slower * room);
+    }
+}
