@@ -24,7 +24,7 @@ internal static class PaletteBench
         Times.Print("pairs after an edit of a colour", n => ContrastPairs.Of(Made(site, Do.Color("beet", $"#8a28{n:x2}")), default).Length);
         var failing = pairs.First(p => !p.Passes);
         Times.Print("mends of a pair", _ => PairMends.Of(site, failing, () => "new", default).Count);
-        Times.Print("mending all", n => PairMends.All(site, () => $"new-{n}", default).Mended);
+        Times.Print("mending all", n => PairMends.All(site, (_, _) => false, () => $"new-{n}", default).Mended);
         Times.Print("plane at a hue", n => PlanePicture.Png(n * 20).Length + ColorPlane.Lines(n * 20, Color.White).Length + ColorPlane.Outline(n * 20, 101, ColorSpace.DisplayP3).Length);
         var jpeg = Photograph.Jpeg(Width, Height);
         Times.Print($"eight colours of a JPEG of {Width}×{Height}", _ => PictureColors.Of(PictureFile.Read(jpeg), 8).Length);

@@ -51,6 +51,45 @@ public sealed class BackgroundCourseTests : CourseTest
         Assert.Empty(Browser.Errors());
     }
 
+    /// <summary>What reads worst over the banner is found, shown where it is, and mended by a veil that its release has too.</summary>
+    [Fact]
+    public async Task Where_text_reads_worst_is_shown_and_veiled()
+    {
+        Open("fills?view=backgrounds&background=evening-at-the-beds");
+        Measured();
+        var worst = Browser.Element(".text-over");
+        Assert.Contains("needs 4.5", worst.Text, StringComparison.Ordinal);
+        Assert.Empty(Styles.Violations(Browser));
+        worst.Click();
+        Browser.Until(() => Browser.Element(".worst-spot").Text.StartsWith("worst spot 3.", StringComparison.Ordinal), "the worst spot");
+        Assert.Equal("workshops-lead", Browser.Run<string>("return new URLSearchParams(location.search).get('selected')"));
+        Assert.Equal("390", Browser.OnStage("stage.defaultView.innerWidth"));
+        // The lowest contrast of the site is this one.
+        Assert.Contains("Lowest text contrast 3.", Browser.Element(".status-line").Text, StringComparison.Ordinal);
+
+        Browser.Starting("button", "Mend Paragraph · Lead").Click();
+        var mend = Browser.Element(".texts-over .mend");
+        // The stage shows it while it is pointed at; nothing is stored until it is pressed.
+        Browser.Until(() => Browser.OnStage("stage.querySelectorAll('.fill-evening-at-the-beds > div').length") == "2", "two layers");
+        Browser.Run<object?>("arguments[0].focus()", mend);
+        Browser.Until(() => Browser.OnStage("stage.querySelectorAll('.fill-evening-at-the-beds > div').length") == "3", "the veil on the stage");
+        Assert.Equal(Version, (await Workplace.Server.SiteAsync())["site"]!["version"]!.GetValue<int>());
+        mend.Click();
+        Settled(++Version);
+        // The spot was of before; what reads how is measured anew.
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".worst-spot")).Count == 0, "no spot");
+        Measured();
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".text-over .fail")).Count == 0, "every text to be read");
+        Assert.Contains(".fill-evening-at-the-beds > :nth-child(3)", await StyleSheetAsync(), StringComparison.Ordinal);
+        Browser.PressWithControl("z");
+        Settled(++Version);
+        Measured();
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".text-over .fail")).Count > 0, "the failing text again");
+        Assert.Empty(Browser.Errors());
+
+        void Measured() => Browser.Until(() => Browser.Run<string>("return document.documentElement.dataset.measured ?? ''") == Version.ToString(System.Globalization.CultureInfo.InvariantCulture), "every page to be measured");
+    }
+
     [Fact]
     public async Task Pictures_come_to_the_shelf_and_take_each_others_place()
     {

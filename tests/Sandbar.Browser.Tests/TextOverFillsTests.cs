@@ -17,6 +17,9 @@ public sealed class TextOverFillsTests : IAsyncLifetime
     /// <summary>Of 255, in any channel at the worst spot: two as for all fills, and one for each layer that Chromium rounds.</summary>
     private const int Off = 4;
 
+    /// <summary>Tiles that are stretched or set apart by parts of a pixel Chromium draws softer than it would each by itself: threads of one pixel come out lighter.</summary>
+    private const int OffSoft = 12;
+
     private readonly Workplace workplace = new();
 
     public ValueTask InitializeAsync() => workplace.InitializeAsync();
@@ -50,7 +53,7 @@ public sealed class TextOverFillsTests : IAsyncLifetime
         {
             // In the scheme the page has for those who prefer light.
             if ((bool)place["dark"]! || name.EndsWith("prefers dark", StringComparison.Ordinal)) continue;
-            Compare($"{form}: {name}", place["spot"]!, worst, place);
+            Compare($"{form}: {name}", place["spot"]!, worst, place, isMoving: set.Any(s => s.StartsWith("attachment", StringComparison.Ordinal)), isSoft: set.Any(s => s.StartsWith("repeat", StringComparison.Ordinal)));
             compared++;
         }
         Assert.True(compared >= 9, $"{compared} texts compared");
@@ -69,8 +72,8 @@ public sealed class TextOverFillsTests : IAsyncLifetime
         foreach (var (_, worst, place) in texts.Where(t => (string?)t.Place["block"] == "workshops-title"))
         {
             var spot = place["spot"]!;
-            using var bare = Shown(place, "color: transparent !important");
-            using var full = Shown(place, "box-shadow: inset 0 0 0 9999px currentcolor");
+            using var bare = Shown(place);
+            using var full = Shown(place, "[data-block=workshops-title] { background: currentcolor !important; box-shadow: 0 0 0 40px currentcolor !important; }");
             var (x, y) = ((int)(double)spot["x"]!, (int)(double)spot["y"]!);
             Assert.Equal(Contrast.Ratio(full[x, y], bare[x, y]), worst, 0.15);
         }
@@ -84,29 +87,34 @@ public sealed class TextOverFillsTests : IAsyncLifetime
         var pairs = await PairsAsync();
         Assert.Equal(0, (int)pairs["unmeasured"]!);
         Assert.Empty(pairs["untold"]!.AsArray());
-        var told = pairs["rows"]!.AsArray().SelectMany(r => r!["at"]!.AsArray()).SelectMany(a => a!["places"]!.AsArray()).Where(p => p!["spot"] is not null).Select(p => (string)p!["block"]!).ToHashSet();
+        Assert.True(pairs["rows"]!.AsArray().SelectMany(r => r!["at"]!.AsArray()).SelectMany(a => a!["places"]!.AsArray()).Count(p => p!["spot"] is not null) >= 20);
+        var told = pairs["rows"]!.AsArray().SelectMany(r => r!["at"]!.AsArray()).SelectMany(a => a!["places"]!.AsArray()).Select(p => (Page: (string)p!["page"]!, Block: (string)p["block"]!)).Distinct().ToList();
+        await using var released = await Released.UnpackAsync(await workplace.Server.Client.GetByteArrayAsync("/api/sites/pellwyn/release/pages.zip", TestContext.Current.CancellationToken));
         var asked = 0;
-        foreach (var page in new[] { "home", "workshops", "membership" })
+        foreach (var page in new[] { "workshops", "membership" })
         {
+            // Released pages name no blocks: they are known by what they say.
             Browser.Driver.Navigate().GoToUrl(workplace.At($"/stage/pellwyn/{page}"));
-            foreach (var block in Unsure())
+            var texts = told.Where(t => t.Page == page).Select(t => Browser.Run<string>("return document.querySelector(`[data-block=${arguments[0]}]`).textContent.trim()", t.Block)).ToList();
+            Browser.Driver.Navigate().GoToUrl(new Uri(released.Address, $"{page}.html"));
+            foreach (var text in Unsure())
             {
-                Assert.True(told.Contains(block), $"{block} on {page}");
+                Assert.True(texts.Exists(t => t.Contains(text, StringComparison.Ordinal)), $"“{text}” on {page}");
                 asked++;
             }
         }
-        Assert.True(asked >= 3, $"{asked} texts axe is not sure of");
+        Assert.True(asked >= 5, $"{asked} texts axe is not sure of");
     }
 
     private Sandbar.Tests.Browser Browser => workplace.Browser;
 
-    private void Compare(string name, JsonNode spot, double worst, JsonNode place)
+    private void Compare(string name, JsonNode spot, double worst, JsonNode place, bool isMoving = false, bool isSoft = false)
     {
-        using var picture = Shown(place, "color: transparent !important");
+        using var picture = Shown(place);
         var (x, y) = ((int)(double)spot["x"]!, (int)(double)spot["y"]!);
         var (there, here) = (picture[x, y], ColorText.Parse((string)spot["ground"]!));
         var off = 255 * new[] { Math.Abs(here.C1 - there.C1), Math.Abs(here.C2 - there.C2), Math.Abs(here.C3 - there.C3) }.Max();
-        Assert.True(off <= Off, $"{name} at {place["width"]}: {ColorText.Hex(there)} in Chromium at {x},{y}, {ColorText.Hex(here)} here");
+        Assert.True(off <= (isSoft ? OffSoft : Off), $"{name} at {place["width"]}: {ColorText.Hex(there)} in Chromium at {x},{y}, {ColorText.Hex(here)} here");
 
         var ink = ColorText.Parse(Browser.Run<string>("return arguments[0].style.getPropertyValue('--ink')", Browser.Element($"[data-block={place["block"]}]")));
         var lines = Browser.Json("const r = document.createRange(); r.selectNodeContents(arguments[0]); return [...r.getClientRects()].map(b => [b.left + scrollX, b.top + scrollY, b.right + scrollX, b.bottom + scrollY])", Browser.Element($"[data-block={place["block"]}]"))
@@ -128,27 +136,36 @@ public sealed class TextOverFillsTests : IAsyncLifetime
             }
         }
         // At the place the page was scrolled to for the spot there is no worse one.
-        Assert.True(Math.Abs(lowest - worst) <= 0.05 * worst, $"{name}: {lowest:0.00} in Chromium, {worst:0.00} here");
-        if (spot["scroll"] is null) Assert.True(Math.Abs(sum / count - (double)spot["mean"]!) <= 0.03 * sum / count, $"{name}: on the mean {sum / count:0.00} in Chromium, {spot["mean"]} here");
+        Assert.True(Math.Abs(lowest - worst) <= (isSoft ? 0.1 : 0.05) * worst, $"{name}: {lowest:0.00} in Chromium, {worst:0.00} here");
+        if (!isMoving) Assert.True(Math.Abs(sum / count - (double)spot["mean"]!) <= 0.03 * sum / count, $"{name}: on the mean {sum / count:0.00} in Chromium, {spot["mean"]} here");
     }
 
-    /// <summary>The page as Chromium shows it where a text reads worst, from its top left, with the letters of every block drawn otherwise.</summary>
-    private PagePicture Shown(JsonNode place, string block)
+    /// <summary>The page as Chromium shows it where a text reads worst, without letters.</summary>
+    private PagePicture Shown(JsonNode place, string sheet = "")
     {
+        // What reads worst wherever the page is scrolled to is the form that stands still.
+        Browser.Emulate("", ("prefers-reduced-motion", place["spot"]!["scroll"] is null ? "reduce" : "no-preference"));
         var width = (int)place["width"]!;
         var (_, height) = Viewports.All.First(v => v.Width == width);
         Browser.Resize(width, height);
         Browser.Driver.Navigate().GoToUrl(workplace.At($"/stage/pellwyn/{place["page"]}"));
         Browser.Until(() => Browser.Run<bool>("return document.readyState === 'complete' && document.fonts.status === 'loaded' && [...document.images].every(i => i.complete)"), "the page");
-        Browser.Run<object?>("for (const b of document.querySelectorAll('[data-block]')) b.style.setProperty('--ink', getComputedStyle(b).color); const s = document.createElement('style'); s.textContent = `[data-block], [data-block] *:not(.fill, .fill *) { ${arguments[0]} }`; document.head.append(s)", block);
+        Browser.Run<object?>("for (const b of document.querySelectorAll('[data-block]')) b.style.setProperty('--ink', getComputedStyle(b).color); const s = document.createElement('style'); s.textContent = `[data-block], [data-block] *:not(.fill, .fill *) { -webkit-text-fill-color: transparent !important; } ${arguments[0]}`; document.head.append(s)", sheet);
         Browser.Run<object?>("scrollTo(0, arguments[0])", place["spot"]!["scroll"] is { } at ? (double)at : Math.Max(0, (double)place["spot"]!["y"]! - height / 2));
         var top = Convert.ToInt32(Browser.Run<object>("return scrollY"), CultureInfo.InvariantCulture);
         return new(Browser.Pixels(0, top, width, height), top);
     }
 
-    private List<string> Unsure() =>
-        [.. Browser.Json(Styles.Axe + "; return axe.run(document, { runOnly: ['color-contrast'] }).then(r => r.incomplete.flatMap(i => i.nodes).filter(n => n.any.some(c => ['bgGradient', 'bgImage', 'imgNode', 'complexTextShadows', 'bgOverlap'].includes(c.data?.messageKey))).map(n => document.querySelector(n.target[0]).closest('[data-block]').dataset.block))")
-            .EnumerateArray().Select(b => b.GetString()!)];
+    private List<string> Unsure()
+    {
+        Browser.Driver.ExecuteScript(Styles.Axe);
+        return [.. JsonNode.Parse((string)Browser.Driver.ExecuteAsyncScript("""
+            const done = arguments[arguments.length - 1];
+            axe.run(document, { runOnly: ['color-contrast'] }).then((r) => done(JSON.stringify(r.incomplete.flatMap((i) => i.nodes)
+              .filter((n) => n.any.some((c) => ['bgGradient', 'bgImage', 'imgNode', 'bgOverlap', 'elmPartiallyObscured', 'elmPartiallyObscuring', 'pseudoContent'].includes(c.data?.messageKey)))
+              .map((n) => document.querySelector(n.target[0])?.textContent.trim() ?? n.html))), (e) => done(JSON.stringify([`axe failed: ${e}`])));
+            """)!)!.AsArray().Select(b => (string)b!)];
+    }
 
     /// <summary>What a window shows of a page.</summary>
     /// <param name="top">How far the page is scrolled, px.</param>

@@ -1971,6 +1971,7 @@ export interface components {
             /** Format: int32 */
             at: number;
             box: components["schemas"]["MeasuredBoxOnPage"];
+            inner: components["schemas"]["MeasuredBoxOnPage"];
             lines: components["schemas"]["MeasuredBoxOnPage"][];
         };
         MeasuredPage: {

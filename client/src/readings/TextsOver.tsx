@@ -65,14 +65,16 @@ function TextOver({ at, version }: { at: Schemas['PairInUseView']; version: numb
       <button
         type="button"
         className="row-button text-over"
-        aria-label={`Show the worst spot of ${at.where} on ${worst.pageName}, ${where}`}
+        title={`Show the worst spot: ${worst.pageName} · ${at.where} · ${where}`}
         onClick={() => showPlace(worst, at.state)}
       >
         <PairSample kind={at.kind} foreground={at.foreground} ground={worst.spot.ground} />
-        <span className="text-over-name" title={`${worst.pageName} · ${at.where} · ${where}`}>
+        <span className="text-over-name">
           {worst.pageName} · {part === look ? part : `${part} ${look}`} <span className="quiet">{where}</span>
         </span>
-        <span className="quiet">{worst.spot.mean.toFixed(1)}</span>
+        <span className="quiet" title="On the mean">
+          {worst.spot.mean.toFixed(1)}
+        </span>
         <Ratio {...at} />
       </button>
       {!at.passes && (

@@ -19,7 +19,16 @@ export function textLines(document: Document, page: string, { width, height }: V
     const around = element.parentElement ? add(element.parentElement) : -1;
     const { block = '', at = 0 } = numbers.get(element) ?? {};
     known.set(element, elements.length);
-    return elements.push({ around, block, at, box: withinBorders(element, view), lines: [] }) - 1;
+    return (
+      elements.push({
+        around,
+        block,
+        at,
+        box: onPage(element.getBoundingClientRect(), view),
+        inner: withinBorders(element, view),
+        lines: [],
+      }) - 1
+    );
   };
   const take = (element: Element, boxes: readonly Box[]) => {
     if (boxes.length === 0 || !numbers.has(element)) return;

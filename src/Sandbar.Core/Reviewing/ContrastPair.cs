@@ -52,7 +52,7 @@ public sealed record PairPlace(string Page, string Block, int Width, bool Dark, 
 /// <param name="Ground">The colour there.</param>
 /// <param name="X">px from the page's left.</param>
 /// <param name="Y">px from its top.</param>
-/// <param name="Scroll">How far the page is scrolled then, px; null where that does not matter.</param>
+/// <param name="Scroll">How far the page is scrolled then, px; null where that does not matter, or where nothing moves for those who ask for less motion.</param>
 public sealed record WorstSpot(double Ratio, double Mean, Color Ground, double X, double Y, double? Scroll);
 
 /// <summary>A colour and the ground it lies on, as they meet on the site's pages.</summary>
@@ -77,7 +77,7 @@ public sealed record ContrastPair(
     public bool Passes => Ratio >= Target;
 
     /// <summary>Whether it was measured where the text lies.</summary>
-    public bool IsMeasured => Places[0].Spot is not null;
+    public bool IsMeasured => Places is [{ Spot: not null }, ..];
 
     /// <summary>The two colours and their kind of use, such as <c>pollen on leaf · text</c>.</summary>
     public string Name => $"{ForegroundFrom.Name} on {GroundFrom.Name} · {KindName}";

@@ -18,7 +18,7 @@ public sealed record MeasuredTexts(string Page, int Width, int Height, double Le
     /// <summary>What of it cannot be, as a sentence; null where all can.</summary>
     public string? Check() =>
         Width is < 1 or > 10_000 || Height is < 1 or > 10_000 || !(Length is >= 0 and <= Furthest) || Elements.Length > MostElements ? "A page is measured in a window of up to 10,000 px, with up to 10,000 elements."
-        : Elements.Index().Any(e => e.Item.Around >= e.Index || e.Item.Around < -1 || e.Item.Lines.Length > MostLines || !e.Item.Lines.Append(e.Item.Box).All(IsOne)) ? "A box of this page cannot be: it is measured again."
+        : Elements.Index().Any(e => e.Item.Around >= e.Index || e.Item.Around < -1 || e.Item.Lines.Length > MostLines || !e.Item.Lines.Append(e.Item.Box).Append(e.Item.Inner).All(IsOne)) ? "A box of this page cannot be: it is measured again."
         : null;
 
     private static bool IsOne(MeasuredBoxOnPage box) => new[] { box.Left, box.Top, box.Width, box.Height }.All(px => px is >= -Furthest and <= Furthest) && box is { Width: >= 0, Height: >= 0 };
@@ -28,9 +28,10 @@ public sealed record MeasuredTexts(string Page, int Width, int Height, double Le
 /// <param name="Around">The place of the one it stands in among the elements; -1 of the root.</param>
 /// <param name="Block">Id of the block it is of; empty outside of blocks.</param>
 /// <param name="At">Its number among the elements of its block, 0 the block's own.</param>
-/// <param name="Box">Within its borders.</param>
+/// <param name="Box">With its borders.</param>
+/// <param name="Inner">Within its borders.</param>
 /// <param name="Lines">Its own text, line by line.</param>
-public sealed record MeasuredElement(int Around, string Block, int At, MeasuredBoxOnPage Box, ImmutableArray<MeasuredBoxOnPage> Lines);
+public sealed record MeasuredElement(int Around, string Block, int At, MeasuredBoxOnPage Box, MeasuredBoxOnPage Inner, ImmutableArray<MeasuredBoxOnPage> Lines);
 
 /// <summary>A box, px from the page's top left.</summary>
 public sealed record MeasuredBoxOnPage(double Left, double Top, double Width, double Height);

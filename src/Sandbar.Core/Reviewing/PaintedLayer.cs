@@ -78,9 +78,10 @@ internal enum Goes
 /// <param name="Window">The viewport, px.</param>
 /// <param name="Slower">By how much slower than the page it goes, 0 to 1.</param>
 /// <param name="Place">Where it lies in a box of some size.</param>
+/// <param name="IsTiled">Whether it goes on beside itself: then it begins at a whole pixel, as Chromium paints it.</param>
 /// <param name="Tones">The two colours it is shown in; null as it is.</param>
 internal sealed record PictureLayer(
-    MeasuredBoxOnPage Clip, DecodedPicture Picture, Func<(double Width, double Height), MeasuredBoxOnPage, IEnumerable<Placement>> Place, Goes Goes, double Slower, (int Width, int Height) Window, (Color Shadows, Color Highlights)? Tones, double Opacity, string Blend)
+    MeasuredBoxOnPage Clip, DecodedPicture Picture, Func<(double Width, double Height), MeasuredBoxOnPage, IEnumerable<Placement>> Place, bool IsTiled, Goes Goes, double Slower, (int Width, int Height) Window, (Color Shadows, Color Highlights)? Tones, double Opacity, string Blend)
     : PaintedLayer(Clip, Opacity, Blend)
 {
     public override bool IsMoving => Goes != Goes.With;
@@ -88,6 +89,7 @@ internal sealed record PictureLayer(
     protected override Func<int, int, Vector4> Paint(Piece piece, double scroll)
     {
         var box = BoxAt(scroll);
+        if (IsTiled) box = box with { Left = Math.Round(box.Left), Top = Math.Round(box.Top) };
         var part = new MeasuredBoxOnPage(piece.Left - box.Left, piece.Top - box.Top, piece.Width, piece.Height);
         var pixels = Picture.Painted(Place((box.Width, box.Height), part), (part.Left, part.Top), (piece.Width, piece.Height));
         return (column, row) =>

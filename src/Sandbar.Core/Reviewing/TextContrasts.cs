@@ -205,14 +205,14 @@ public static class TextContrasts
             }
             if (worst is not null && found.Worst >= worst.Ratio) return;
             var at = 4 * (found.Y * look.Piece.Width + found.X);
-            worst = new(found.Worst, 0, Color.FromBytes(bytes[at], bytes[at + 1], bytes[at + 2]), look.Piece.Left + found.X + 0.5, look.Piece.Top + found.Y + 0.5, ground.IsMoving ? double.IsNaN(look.Scroll) ? 0 : look.Scroll : null);
+            worst = new(found.Worst, 0, Color.FromBytes(bytes[at], bytes[at + 1], bytes[at + 2]), look.Piece.Left + found.X + 0.5, look.Piece.Top + found.Y + 0.5, double.IsNaN(look.Scroll) ? null : look.Scroll);
         }
     }
 
     private static IEnumerable<Look> Looks(TextGround ground, Piece line, MeasuredTexts measured, int pixels)
     {
         // Where nothing moves; and for those who ask for less motion.
-        yield return new(line, double.NaN);
+        if (ground.StaysForLessMotion) yield return new(line, double.NaN);
         if (!ground.IsMoving) yield break;
         var (from, to) = (Math.Max(0, line.Top - measured.Height + 1), Math.Min(Math.Max(0, measured.Length - measured.Height), line.Bottom - 1));
         if (to < from) yield break;

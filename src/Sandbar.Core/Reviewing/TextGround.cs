@@ -30,7 +30,7 @@ internal sealed record Storey(ElementStyle Style, MeasuredBoxOnPage Box, Immutab
 /// <summary>All that lies behind a text, from the page up to its own element, composited as a browser does. Source: CSS Backgrounds 3, Compositing and Blending 1.</summary>
 internal sealed class TextGround
 {
-    private static readonly Property Background = CssProperties.Of("background-color"), Image = CssProperties.Of("background-image"), Blend = CssProperties.Of("background-blend-mode"), Opacity = CssProperties.Of("opacity"),
+    private static readonly Property Background = CssProperties.Of("background-color"), Image = CssProperties.Of("background-image"), Blend = CssProperties.Of("background-blend-mode"), Opacity = CssProperties.Of("opacity"), Origin = CssProperties.Of("background-origin"),
         Display = CssProperties.Of("display"), Backdrop = CssProperties.Of("backdrop-filter");
 
     /// <summary>Properties that paint otherwise than is reckoned here, with what browsers begin with.</summary>
@@ -41,7 +41,7 @@ internal sealed class TextGround
 
     private static readonly ImmutableArray<(Property Property, string Initial)> StrangeImage =
     [
-        .. new[] { ("background-size", "auto"), ("background-position", "0% 0%"), ("background-repeat", "repeat"), ("background-attachment", "scroll"), ("background-origin", "padding-box"), ("background-clip", "border-box") }
+        .. new[] { ("background-size", "auto"), ("background-position", "0% 0%"), ("background-repeat", "repeat"), ("background-attachment", "scroll"), ("background-clip", "border-box") }
             .SelectMany(p => CssProperties.SetBy(p.Item1).Select(longhand => (longhand, Initial(longhand.Name, p.Item2)))),
     ];
 
@@ -54,6 +54,9 @@ internal sealed class TextGround
 
     /// <summary>Whether some of it lies elsewhere once the page is scrolled.</summary>
     public bool IsMoving => storeys.Any(s => s.Layers.Any(l => l.IsMoving));
+
+    /// <summary>Whether it comes to lie with the page for those who ask for less motion.</summary>
+    public bool StaysForLessMotion => !storeys.Any(s => s.Layers.Any(l => l is PictureLayer { Goes: Goes.Not }));
 
     /// <summary>Whether text and ground are seen through each other at some place, so that the text has no one colour.</summary>
     public bool IsFaded => storeys.Any(s => s.Opacity < 1);
@@ -69,7 +72,7 @@ internal sealed class TextGround
         var storeys = ImmutableArray.CreateBuilder<Storey>();
         for (var (on, of, box) = (place, element, at); ; (on, of, box) = (on.Parent!, of.Parent!, measured.Elements[box].Around))
         {
-            var (storey, why) = new Builder(styles, page, window, measured, isDark, pictures).Of(on, of, measured.Elements[box].Box);
+            var (storey, why) = new Builder(styles, page, window, measured, isDark, pictures).Of(on, of, measured.Elements[box]);
             if (storey is null) return (null, why);
             storeys.Insert(0, storey);
             var isLast = measured.Elements[box].Around < 0;
@@ -176,7 +179,7 @@ internal sealed class TextGround
     {
         private Site Site => styles.Site;
 
-        public (Storey? Storey, string Why) Of(Place place, Element element, MeasuredBoxOnPage box)
+        public (Storey? Storey, string Why) Of(Place place, Element element, MeasuredElement box)
         {
             var style = window.Of(place);
             foreach (var (property, initial) in Strange)
@@ -186,9 +189,9 @@ internal sealed class TextGround
             var opacity = double.TryParse(style.Text(Opacity), CultureInfo.InvariantCulture, out var number) ? Math.Clamp(number, 0, 1) : 1;
             var layers = ImmutableArray.CreateBuilder<PaintedLayer>();
             // The page's own ground is painted all over the window, over a box as large as the root's (CSS Backgrounds 3, §2.11.2).
-            var over = element.Name == "body" ? measured.Elements[0].Box : box;
-            if (ColorText.TryParse(style.Text(Background), out var color) && color.Alpha > 0) layers.Add(new FlatLayer(over, Gamut.Rounded(color), 1, "normal"));
-            if (Images(style, over) is not { } images) return (null, "A picture or gradient is placed by what you wrote, which is not reckoned.");
+            var over = element.Name == "body" ? measured.Elements[0] : box;
+            if (ColorText.TryParse(style.Text(Background), out var color) && color.Alpha > 0) layers.Add(new FlatLayer(over.Box, Gamut.Rounded(color), 1, "normal"));
+            if (Images(style, over.Box, over.Inner) is not { } images) return (null, "A picture or gradient is placed by what you wrote, which is not reckoned.");
             layers.AddRange(images);
             (string, string)? fill = images.Count > 0 && ColorSourcesOf(style) is { Fill: { } worn } ? worn : null;
             foreach (var child in element.Children.Where(c => c.Classes.Contains("fill")))
@@ -196,31 +199,46 @@ internal sealed class TextGround
                 if (Site.Fills.Backgrounds.FirstOrDefault(b => child.Classes.Contains(FillLayers.ClassOf(b))) is not { } background) continue;
                 var on = styles.Places.Of(page.Document, child, page.KindOf(child), place);
                 if (window.Of(on).Text(Display) == "none") continue;
-                var (painted, why) = Elements(background, on, child, box);
+                var (painted, why) = Elements(background, on, child, box.Inner);
                 if (why.Length > 0) return (null, why);
                 layers.AddRange(painted);
                 fill = (BackgroundKind.Kind, background.Id);
             }
             if (BlurOf(style.Text(Backdrop)) is not { } blur) return (null, "What is behind is filtered by what you wrote, which is not reckoned.");
-            return (new(style, box, layers.ToImmutable(), opacity, blur, fill), "");
+            return (new(style, box.Box, layers.ToImmutable(), opacity, blur, fill), "");
         }
 
         private ColorSource ColorSourcesOf(ElementStyle style) => new ColorSources(styles).Of(style, Image, Site.Palette.Schemes[0], Color.Black);
 
-        /// <summary>The gradients of an element, the lowest first; null where they lie otherwise than all over its box.</summary>
-        private static List<PaintedLayer>? Images(ElementStyle style, MeasuredBoxOnPage box)
+        /// <summary>The gradients of an element, the lowest first; null where they lie otherwise than all over its box, or where it takes a layout to know how.</summary>
+        private static List<PaintedLayer>? Images(ElementStyle style, MeasuredBoxOnPage box, MeasuredBoxOnPage inner)
+        {
+            try
+            {
+                return Gradients(style, box, inner);
+            }
+            catch (FormatException)
+            {
+                return null;
+            }
+        }
+
+        private static List<PaintedLayer>? Gradients(ElementStyle style, MeasuredBoxOnPage box, MeasuredBoxOnPage inner)
         {
             var text = style.Text(Image);
             if (text == "none") return [];
-            if (box is not { Width: > 0, Height: > 0 }) return [];
+            if (inner is not { Width: > 0, Height: > 0 }) return [];
             if (StrangeImage.Any(p => style.Text(p.Property).Split(", ").Any(v => v != p.Initial))) return null;
             var modes = style.Text(Blend).Split(", ");
+            var origins = style.Text(Origin).Split(", ");
             var layers = new List<PaintedLayer>();
             foreach (var (n, layer) in Parser.ParseValues(text).WithoutSpace().BetweenCommas().Index().Reverse())
             {
                 if (layer is [Token none] && none.IsIdent("none")) continue;
                 if (layer is not [FunctionValue function] || !GradientImage.IsGradient(function)) return null;
-                layers.Add(new GradientLayer(box, box, GradientImage.Of(function, box.Width, box.Height, ImageSurroundings.Alone), 1, modes[n % modes.Length]));
+                var origin = origins[n % origins.Length] switch { "border-box" => box, "padding-box" => inner, _ => null };
+                if (origin is null) return null;
+                layers.Add(new GradientLayer(box, origin, GradientImage.Of(function, origin.Width, origin.Height, ImageSurroundings.Alone), 1, modes[n % modes.Length]));
             }
             return layers;
         }
@@ -238,7 +256,7 @@ internal sealed class TextGround
                     var style = window.Of(styles.Places.Of(page.Document, child, page.KindOf(child), fill));
                     var own = new List<PaintedLayer>();
                     if (ColorText.TryParse(style.Text(Background), out var color) && color.Alpha > 0) own.Add(new FlatLayer(box, Gamut.Rounded(color), opacity, blend));
-                    if (Images(style, box) is not { } images) return ([], "A layer is placed by what you wrote, which is not reckoned.");
+                    if (Images(style, box, box) is not { } images) return ([], "A layer is placed by what you wrote, which is not reckoned.");
                     // A mesh is several images of one element: they are faded and mixed as one.
                     own.AddRange(images);
                     painted.AddRange(own.Count == 1 ? own.Select(l => l with { Opacity = opacity, Blend = blend }) : own.Count == 0 ? [] : [new GroupLayer(box, [.. own.Select(l => l with { Opacity = 1, Blend = "normal" })], opacity, blend)]);
@@ -250,12 +268,12 @@ internal sealed class TextGround
                 if (pictures(shown) is not { } picture) return ([], $"{shown.Name} cannot be read.");
                 var slower = (double)layer.Slower.Amount() / 100;
                 var goes = layer.Attachment.Code() switch { BackgroundKind.Fixed => Goes.Not, BackgroundKind.Slower => Goes.Slower, _ => Goes.With };
-                painted.Add(new PictureLayer(box, picture, Placed(layer, item, picture), goes, slower, (measured.Width, measured.Height), TonesOf(layer, fill), opacity, blend));
+                painted.Add(new PictureLayer(box, picture, Placed(layer, picture), BackgroundKind.IsTiled(layer), goes, slower, (measured.Width, measured.Height), TonesOf(layer, fill), opacity, blend));
             }
             return (painted, "");
         }
 
-        private Func<(double Width, double Height), MeasuredBoxOnPage, IEnumerable<Placement>> Placed(BackgroundLayer layer, ShelfItem item, DecodedPicture picture)
+        private Func<(double Width, double Height), MeasuredBoxOnPage, IEnumerable<Placement>> Placed(BackgroundLayer layer, DecodedPicture picture)
         {
             var (x, y) = FillLayers.FocusOf(Site, layer);
             if (BackgroundKind.IsTiled(layer))

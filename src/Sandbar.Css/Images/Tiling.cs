@@ -13,18 +13,20 @@ public readonly record struct Tiling(double Start, double Size, double Step)
     /// <param name="repeat">As CSS calls it along one side: <c>repeat</c>, <c>no-repeat</c>, <c>space</c> or <c>round</c>.</param>
     public static Tiling Along(double picture, double box, double share, string repeat)
     {
-        var placed = new Tiling((box - picture) * share / 100, picture, 0);
+        var placed = (box - picture) * share / 100;
+        // Room is shared out in whole pixels, as Chromium does.
+        var room = Math.Round(box, MidpointRounding.AwayFromZero);
         switch (repeat)
         {
             case "repeat":
-                return placed with { Step = picture };
+                return new(placed, picture, picture);
             case "round":
-                var size = box / Math.Max(1, Math.Round(box / picture, MidpointRounding.AwayFromZero));
-                return new(0, size, size);
-            case "space" when Math.Floor(box / picture) is var count && count >= 2:
-                return new(0, picture, picture + (box - count * picture) / (count - 1));
+                var size = room / Math.Max(1, Math.Round(room / picture, MidpointRounding.AwayFromZero));
+                return new(placed, size, size);
+            case "space" when Math.Floor(room / picture) is var count && count >= 2:
+                return new(0, picture, picture + (room - count * picture) / (count - 1));
             default:
-                return placed;
+                return new(placed, picture, 0);
         }
     }
 

@@ -40,7 +40,7 @@ public class PairMendsTests
         // The text of day is turned too pale, and a look names a colour by itself.
         var broken = Demo.Site.After(Do.Role("day", "text", "soil tint 4")).After(new SetCell("button-outlined", "text-color", State.Rest, null, null, "pollen"));
         Assert.True(Failing(broken).Count() > Failing(Demo.Site).Count());
-        var mended = PairMends.All(broken, NewId, Cancel);
+        var mended = PairMends.All(broken, (_, _) => false, NewId, Cancel);
         Assert.Empty(mended.Left);
         Assert.Equal(ContrastPairs.Of(broken, Cancel).Where(p => !p.Passes).Select(p => p.Name).Distinct().Count(), mended.Mended);
         var after = broken.After(mended.Edit!);
@@ -64,7 +64,7 @@ public class PairMendsTests
         var mends = PairMends.Of(broken, hover, NewId, Cancel);
         Assert.Contains(mends, m => m.Words.StartsWith("action in Dusk becomes ", StringComparison.Ordinal) && m.Broken == 0);
         Assert.Contains(mends, m => m.Words.StartsWith("Button · Filled · background in Hover becomes ", StringComparison.Ordinal) && m.Broken == 0);
-        Assert.Empty(PairMends.All(broken, NewId, Cancel).Left);
+        Assert.Empty(PairMends.All(broken, (_, _) => false, NewId, Cancel).Left);
     }
 
     [Fact]
@@ -72,15 +72,15 @@ public class PairMendsTests
     {
         // Every ground of one page is mid-grey in a look of its own, and so is every text: no step reaches 4.5 on itself.
         var grey = Demo.Site.After(new SetCell("heading-2-standard", "text-color", State.Rest, null, null, "#777")).After(new SetCell("heading-2-standard", "background", State.Rest, null, null, "#777"));
-        var mended = PairMends.All(grey, NewId, Cancel);
+        var mended = PairMends.All(grey, (_, _) => false, NewId, Cancel);
         Assert.NotNull(mended.Edit);
         Assert.All(mended.Left, p => Assert.False(p.Passes));
-        Assert.Null(PairMends.All(grey.After(mended.Edit!), NewId, Cancel).Edit);
+        Assert.Null(PairMends.All(grey.After(mended.Edit!), (_, _) => false, NewId, Cancel).Edit);
     }
 
     [Fact]
     public void Nobody_waits_and_nothing_is_looked_for() =>
-        Assert.Throws<OperationCanceledException>(() => PairMends.All(Demo.Site, NewId, new CancellationToken(true)));
+        Assert.Throws<OperationCanceledException>(() => PairMends.All(Demo.Site, (_, _) => false, NewId, new CancellationToken(true)));
 
     private string NewId() => $"new-{ids++}";
 
