@@ -7,6 +7,7 @@ import { useEditing, useEditingStore } from '../site/editingContext';
 import type { PictureSpot } from '../site/requests';
 import { takesText } from '../ui/keys';
 import { CentreGrip } from './CentreGrip';
+import { Reference } from './Reference';
 import { Selection } from './Selection';
 import { FrameContent } from './content';
 import { useMeasuring } from './useMeasuring';
@@ -283,6 +284,7 @@ export function LivePage({ page, name, viewport, height, scale, scheme, leads, c
       )}
       {pictures.asking}
       {loaded && leads && candidate === undefined && <CentreGrip page={loaded.document} scale={scale} />}
+      {loaded && leads && candidate === undefined && <Reference page={loaded.document} width={viewport.width} scale={scale} />}
       {loaded && leads && candidate === undefined && <WorstSpot page={loaded.document} id={page} width={viewport.width} scale={scale} />}
       {element && !writing.writer && (
         <Selection element={element} look={nearest(element, looks)?.look} width={viewport.width} scale={scale} />

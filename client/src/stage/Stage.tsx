@@ -12,6 +12,8 @@ import { useCandidates } from '../site/candidates';
 import { Beside, BesideBar } from './Beside';
 import { LivePage } from './LivePage';
 import { useOtherCandidates } from './useOtherCandidates';
+import { ReferenceBar } from './ReferenceBar';
+import { useReference } from './reference';
 import { StageBar } from './StageBar';
 import { SPECIMEN, useStageView, viewportOf, WIDTHS, writeView, type Severity, type StageView, type Viewport, type Vision } from './view';
 import './Stage.css';
@@ -31,7 +33,7 @@ interface Size {
 /** The live pages: real viewports, scaled to fit or at their own size. */
 export function Stage() {
   const pages = useEditing((e) => e.site.pages);
-  const [view] = useStageView();
+  const [view, change] = useStageView();
   const changeAddress = useChangeAddress();
   const page = view.page === SPECIMEN.id ? SPECIMEN : (pages.find((p) => p.id === view.page) ?? pages[0]);
   const room = useArrival<HTMLDivElement>('stage');
@@ -71,6 +73,7 @@ export function Stage() {
       useCandidates.getState().end();
       useBoxes.getState().forget();
       useMeasuredPages.getState().forget();
+      useReference.getState().end();
     },
     [slug],
   );
@@ -97,6 +100,15 @@ export function Stage() {
     <section className="stage" aria-label="Stage">
       {view.whole && <h1 className="unseen">{page?.name ?? 'Stage'}</h1>}
       {page && <StageBar page={page.id} />}
+      {page && view.reference && (
+        <ReferenceBar
+          viewport={one.width}
+          onClose={() => {
+            useReference.getState().end();
+            change({ reference: false });
+          }}
+        />
+      )}
       {page && comparison && <BesideBar comparison={comparison} others={others} />}
       <VisionFilter vision={view.vision} severity={view.severity} />
       <span className="unseen" role="status">

@@ -4,6 +4,7 @@ import { useEditing } from '../site/editingContext';
 import { STATE_NAMES } from '../ledger/cells';
 import { MenuButton } from '../ui/MenuButton';
 import { usePlay } from './play';
+import { useReference } from './reference';
 import {
   PREFERENCES,
   SEVERITIES,
@@ -119,6 +120,7 @@ function ShowAs() {
   const active = [
     view.show !== 'rest' && STATE_NAMES[view.show],
     view.prefers === 'dark' && 'dark',
+    view.reference && 'reference',
     view.vision !== 'full' && `${VISION_NAMES[view.vision]}${view.severity === '100' ? '' : ` ${view.severity} %`}`,
   ].filter(Boolean);
   return (
@@ -128,10 +130,19 @@ function ShowAs() {
       menu={{
         selectable: true,
         multiple: true,
-        selectedKeys: [`show ${view.show}`, `prefers ${view.prefers}`, `vision ${view.vision}`, `severity ${view.severity}`],
+        selectedKeys: [
+          `show ${view.show}`,
+          `prefers ${view.prefers}`,
+          `vision ${view.vision}`,
+          `severity ${view.severity}`,
+          ...(view.reference ? ['reference'] : []),
+        ],
         onClick: ({ key }) => {
           const [what, value] = key.split(' ');
-          if (what === 'show') change({ show: value as State });
+          if (what === 'reference') {
+            if (view.reference) useReference.getState().end();
+            change({ reference: !view.reference });
+          } else if (what === 'show') change({ show: value as State });
           else if (what === 'prefers') change({ prefers: value as Preference });
           else if (what === 'vision') change({ vision: value as Vision });
           else change({ severity: value as Severity });
@@ -142,6 +153,11 @@ function ShowAs() {
             type: 'group',
             label: 'Visitor',
             children: PREFERENCES.map((p) => choice(`prefers ${p}`, PREFERENCE_NAMES[p], view.prefers === p)),
+          },
+          {
+            type: 'group',
+            label: 'Mock-up',
+            children: [{ key: 'reference', label: 'Reference picture', role: 'menuitemcheckbox', 'aria-checked': view.reference }],
           },
           { type: 'group', label: 'Vision', children: VISIONS.map((v) => choice(`vision ${v}`, VISION_NAMES[v], view.vision === v)) },
           ...(view.vision === 'full'

@@ -14,6 +14,7 @@ test('an address nobody wrote shows the first page whole', () => {
     whole: false,
     selected: null,
     schemes: [],
+    reference: false,
     reveal: null,
   });
 });

@@ -61,12 +61,26 @@ export interface StageView {
   selected: string | null;
   /** Ids of the two schemes that are compared; they count for that span alone. */
   schemes: readonly string[];
+  /** Whether a reference picture is held against it. */
+  reference: boolean;
   /** Id of a block that is brought into sight without being selected; it does not go along to another step. */
   reveal: string | null;
 }
 
 /** The names under which the view stands in the address: they go along from step to step. */
-export const VIEW_PARAMS = ['page', 'width', 'span', 'scale', 'show', 'prefers', 'vision', 'severity', 'selected', 'schemes'] as const;
+export const VIEW_PARAMS = [
+  'page',
+  'width',
+  'span',
+  'scale',
+  'show',
+  'prefers',
+  'vision',
+  'severity',
+  'selected',
+  'schemes',
+  'reference',
+] as const;
 
 const among = <T extends string>(words: readonly T[], word: string | null, otherwise: T): T => words.find((w) => w === word) ?? otherwise;
 
@@ -84,6 +98,7 @@ export function readView(params: URLSearchParams): StageView {
     whole: params.get('whole') === 'yes',
     selected: params.get('selected'),
     schemes: params.get('schemes')?.split(' ') ?? [],
+    reference: params.get('reference') === 'yes',
     reveal: params.get('reveal'),
   };
 }
@@ -107,6 +122,7 @@ export function writeView(before: URLSearchParams, change: Partial<StageView>): 
   put('whole', change.whole === undefined ? undefined : change.whole ? 'yes' : 'no', 'no');
   put('selected', change.selected, '');
   put('schemes', change.schemes?.join(' '), '');
+  put('reference', change.reference === undefined ? undefined : change.reference ? 'yes' : 'no', 'no');
   put('reveal', change.reveal, '');
   return next;
 }

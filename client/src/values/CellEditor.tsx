@@ -3,6 +3,7 @@ import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import type { Edit } from '../api/client';
 import { useActions } from '../site/editingContext';
 import { Problem } from '../ui/Problem';
+import { useEditedValue } from './editedValue';
 import { stepNumber } from './numbers';
 import { placeOf, type TypedText } from './useTypedText';
 import './CellEditor.css';
@@ -45,6 +46,7 @@ export function CellEditor({ name, opening, names, isWords, typed, edit, onClose
     setAll(false);
     typed.type(next);
   };
+  usePutInto(name, change);
   const close = (byKey: boolean) => {
     closed.current = true;
     onClose(byKey);
@@ -146,6 +148,19 @@ export function CellEditor({ name, opening, names, isWords, typed, edit, onClose
       <Problem text={wrong} id={id} />
     </div>
   );
+}
+
+/** What is taken from elsewhere while the value is open comes to stand in it, as if it were typed. */
+function usePutInto(name: string, put: (text: string) => void): void {
+  const [begin, end] = [useEditedValue((e) => e.begin), useEditedValue((e) => e.end)];
+  const current = useRef(put);
+  useEffect(() => {
+    current.current = put;
+  });
+  useEffect(() => {
+    begin(name, (text) => current.current(text));
+    return () => end(name);
+  }, [name, begin, end]);
 }
 
 /** Whether a text has changed just now: it may not be meant yet. */
