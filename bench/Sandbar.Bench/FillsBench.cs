@@ -3,7 +3,11 @@ using Sandbar.Core.Editing;
 using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Pictures;
 using Sandbar.Core.Rendering;
+using Sandbar.Core.Reviewing;
+using Sandbar.Core.Samples.Pellwyn;
+using Sandbar.Core.Styling;
 using Sandbar.Css.Colors;
+using Sandbar.Css.Documents;
 using Sandbar.Css.Images;
 using Sandbar.Tests;
 
@@ -29,12 +33,40 @@ internal static class FillsBench
         var fill = FillImage.Parse("radial-gradient(circle at 30% 40%, oklch(0.7 0.2 30), #00f8 80%), linear-gradient(70deg in oklch, #f6efe2, #2f5d3a)", Width, Height);
         Times.Print("contrast over two gradients under a text of 700×300", _ => GroundContrast.Of(fill.Painted(Color.White, part), part.Width, ink).X);
 
+        MeasuredPage();
+
         var site = LargeSite.Create().Site;
         var gradient = Made(site, new SetThing("gradient", "dawn", "space", "OKLCH"));
         Console.WriteLine($"{gradient.Fills.Gradients.Length} gradients");
         _ = StyleSheetRenderer.Render(gradient);
         Times.Print("a stop dragged: the edit and the sheet", n => StyleSheetRenderer.Render(Dragged(gradient, n)).Rules.Length);
         Times.Print("what can be read on it", n => GradientFigures.Of(gradient, Dragged(gradient, n).Fills.Gradients.Get("dawn"), gradient.Palette.Schemes[0]).Readings.Length);
+    }
+
+    /// <summary>The workshops' banner as the stage would measure it on a laptop: three texts over a toned picture and a veil, in both schemes.</summary>
+    private static void MeasuredPage()
+    {
+        var sample = PellwynSample.Create();
+        var site = sample.Site;
+        var page = SiteStyles.Of(site)[site.Pages.Get("workshops")];
+        string[] texts = ["workshops-eyebrow", "workshops-title", "workshops-lead"];
+        var elements = new List<MeasuredElement>();
+        var known = new Dictionary<Element, int>();
+        foreach (var own in page.Document.All.Where(e => texts.Contains(e["data-block"])))
+        {
+            foreach (var element in own.Ancestors().Reverse().Append(own))
+            {
+                if (!known.TryAdd(element, elements.Count)) continue;
+                var box = element.Ancestors().Append(element).Any(e => e["data-block"] == "workshops-head") ? new MeasuredBoxOnPage(0, 70, Width, 345) : new(0, 0, Width, 3000);
+                elements.Add(new(element.Parent is { } around ? known[around] : -1, element["data-block"] ?? "", 0, box, box, element == own ? [new(80, 150 + 50 * known.Count % 200, 720, 60)] : []));
+            }
+        }
+        var measured = new MeasuredTexts("workshops", Width, Height, 3000, [.. elements]);
+        var pictures = TextContrasts.PicturesBehind(site).ToDictionary(p => p.Hash, p => DecodedPicture.Of(sample.Assets.First(a => a.Hash == p.Hash).Bytes));
+        Times.Print("how texts read on a page that was measured", _ => TextContrasts.Of(site, measured, p => pictures[p.Hash], default).Length);
+        var moving = Made(site, new SetThing("background", "layer-2", "attachment", "slower than it", "evening-at-the-beds"));
+        Times.Print("the same where the picture goes slower", _ => TextContrasts.Of(moving, measured, p => pictures[p.Hash], default).Length);
+        foreach (var picture in pictures.Values) picture.Dispose();
     }
 
     private static Site Dragged(Site site, int n) => Made(site, new SetThing("gradient", "stop-2", "position", $"{60 + n}%", "dawn"));

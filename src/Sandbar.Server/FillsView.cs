@@ -17,9 +17,10 @@ public sealed record FillsView(IReadOnlyList<GradientView> Gradients, IReadOnlyL
 
 /// <param name="Html">As it is painted: its layers as elements over each other, the lowest first, to be blended within what holds them.</param>
 /// <param name="IsElements">Whether it is elements on the pages, too, for which only some things have room.</param>
-public sealed record BackgroundView(string Id, string Html, bool IsElements, IReadOnlyList<FillLayerView> Layers)
+/// <param name="Class">The class of its elements on the pages.</param>
+public sealed record BackgroundView(string Id, string Class, string Html, bool IsElements, IReadOnlyList<FillLayerView> Layers)
 {
-    public static BackgroundView Of(Site site, Background background) => new(background.Id, Drawn(site, background.Layers), BackgroundKind.NeedsElement(background), [.. background.Layers.Select(l => FillLayerView.Of(site, l))]);
+    public static BackgroundView Of(Site site, Background background) => new(background.Id, FillLayers.ClassOf(background), Drawn(site, background.Layers), BackgroundKind.NeedsElement(background), [.. background.Layers.Select(l => FillLayerView.Of(site, l))]);
 
     internal static string Drawn(Site site, IEnumerable<BackgroundLayer> layers) =>
         FillLayers.Drawn(site, site.Palette.Schemes[0], layers, StageEndpoints.AssetAddress, fill => Swatches.Of(site, fill) ?? "transparent");

@@ -1,5 +1,7 @@
 using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Shelf;
+using Sandbar.Core.Rendering;
 
 namespace Sandbar.Server;
 
@@ -25,7 +27,14 @@ public sealed record MenuItemView(string Id, string Label, string To, string? As
 
 /// <summary>A picture of the shelf.</summary>
 /// <param name="Address">Where its bytes are.</param>
-public sealed record PictureView(string Id, string Name, string Address, int Width, int Height, string File);
+/// <param name="Class">The class of its elements where it covers a place of a block.</param>
+/// <param name="Html">As it covers a box, its focal point in sight.</param>
+public sealed record PictureView(string Id, string Name, string Address, int Width, int Height, string File, string Class, string Html)
+{
+    public static PictureView Of(Site site, ShelfItem picture) => new(
+        picture.Id, picture.Name, StageEndpoints.AssetAddress(picture), picture.Width, picture.Height, picture.File, FocalPoints.ClassOf(picture),
+        BackgroundView.Drawn(site, [new("picture", new ReferenceValue(PictureKind.Kind, picture.Id))]));
+}
 
 /// <summary>A clip of the shelf.</summary>
 /// <param name="Address">Where its bytes are, or those of what stands in for it.</param>

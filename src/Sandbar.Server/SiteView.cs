@@ -62,7 +62,7 @@ public sealed record SiteView(
             [.. site.Menus.Select(m => MenuView.Of(site, m))],
             [.. site.Posts.OrderByDescending(p => p.Date, StringComparer.Ordinal).Select(PostView.Of)],
             [.. site.Categories.Select(c => CategoryView.Of(site, c))],
-            [.. site.Shelf.Where(i => i.IsPicture).Select(i => new PictureView(i.Id, i.Name, StageEndpoints.AssetAddress(i), i.Width, i.Height, i.File))],
+            [.. site.Shelf.Where(i => i.IsPicture).Select(i => PictureView.Of(site, i))],
             [.. site.Shelf.Where(i => i.IsClip).Select(i => new ClipView(i.Id, i.Name, StageEndpoints.AssetAddress(i), i.Width, i.Height, i.Address.Length > 0 ? i.Address : i.File, i.Address.Length > 0))],
             [.. site.Looks.Select(look => LookView.Of(site, look, wearers.GetValueOrDefault(look.Id), own[look.Id]))],
             [.. Blocks.CountByPart(site).Select(c => new PartUseView(c.Key, c.Value.Blocks, c.Value.Pages))],

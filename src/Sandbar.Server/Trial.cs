@@ -16,7 +16,8 @@ public sealed record TrialRequest(long Version, Edit Edit, [property: MaxLength(
 /// <param name="Problems">What does not parse in the overrides, where they changed.</param>
 /// <param name="Colors">The colours that changed.</param>
 /// <param name="Gradients">The gradients that are another.</param>
-/// <param name="Backgrounds">All backgrounds, where any fill is another.</param>
+/// <param name="Backgrounds">All backgrounds, where any fill or picture is another.</param>
+/// <param name="Pictures">The pictures that are another.</param>
 /// <param name="Blocks">The blocks whose HTML changed, on the pages that were asked for.</param>
 /// <param name="Orders">The sections of these pages where they came, went or moved.</param>
 public sealed record TrialAnswer(
@@ -28,6 +29,7 @@ public sealed record TrialAnswer(
     IReadOnlyList<ColorView> Colors,
     IReadOnlyList<GradientView> Gradients,
     IReadOnlyList<BackgroundView> Backgrounds,
+    IReadOnlyList<PictureView> Pictures,
     IReadOnlyList<BlockChange> Blocks,
     IReadOnlyList<SectionOrder> Orders);
 
@@ -64,7 +66,8 @@ internal static class Trial
             overridesChanged ? OverridesView.Of(css).Problems : null,
             [.. tried.Palette.Colors.Where(c => IsAnother(site.Palette, tried.Palette, c)).Select(c => ColorView.Of(tried, c))],
             [.. tried.Fills.Gradients.Where(g => !ReferenceEquals(site.Fills.Gradients.Find(g.Id), g)).Select(g => GradientView.Of(tried, g))],
-            ReferenceEquals(site.Fills, tried.Fills) ? [] : [.. tried.Fills.Backgrounds.Select(b => BackgroundView.Of(tried, b))],
+            ReferenceEquals(site.Fills, tried.Fills) && site.Shelf == tried.Shelf ? [] : [.. tried.Fills.Backgrounds.Select(b => BackgroundView.Of(tried, b))],
+            site.Shelf == tried.Shelf ? [] : [.. tried.Shelf.Where(i => i.IsPicture && !ReferenceEquals(site.Shelf.Find(i.Id), i)).Select(i => PictureView.Of(tried, i))],
             [.. PageChanges.Between(site, tried, request.Pages.Distinct(), StageEndpoints.Around(tried))],
             [.. PageChanges.Orders(site, tried, request.Pages.Distinct())]);
         return new(answer, [], IsOutdated: false, Stopwatch.GetElapsedTime(started).TotalMilliseconds);

@@ -30,8 +30,12 @@ public sealed class BackgroundCourseTests : CourseTest
         // While it is dragged the stage follows and nothing is stored; Escape puts it back.
         var box = Browser.Element(".focus-picture");
         Browser.Mouse("mousePressed", Browser.Element(".focus-point"), 0, 0);
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".crop img")).Count == 3, "what is seen at every width");
+        var crops = Crops();
+        Assert.Equal(3, crops.Split('|').Distinct().Count());
         Browser.Mouse("mouseMoved", box, -box.Size.Width / 4, box.Size.Height / 4);
         Browser.Until(() => Browser.StageStyle(Picture, "object-position") != at, "the stage to follow");
+        Browser.Until(() => Crops() != crops, "every width to follow");
         Assert.Equal(Version, (await Workplace.Server.SiteAsync())["site"]!["version"]!.GetValue<int>());
         Browser.Press(Keys.Escape);
         Browser.Until(() => Browser.StageStyle(Picture, "object-position") == at, "what is stored");
@@ -49,6 +53,8 @@ public sealed class BackgroundCourseTests : CourseTest
         Settled(++Version);
         Browser.Until(() => Browser.OnStage($"stage.querySelector('{Picture}') !== null") == "true", "the picture below");
         Assert.Empty(Browser.Errors());
+
+        string Crops() => Browser.Run<string>("return [...document.querySelectorAll('.crop img')].map((i) => getComputedStyle(i).objectPosition + i.offsetWidth).join('|')");
     }
 
     /// <summary>What reads worst over the banner is found, shown where it is, and mended by a veil that its release has too.</summary>
@@ -112,6 +118,11 @@ public sealed class BackgroundCourseTests : CourseTest
         Type("In words of evening beds", "Reeds in the wind");
         var page = await PageAsync("membership");
         Assert.Matches("src=\"pictures/reeds-2.png\" srcset=\"pictures/640/reeds-2.png 640w, pictures/1280/reeds-2.png 1280w, pictures/reeds-2.png 1600w\"", page);
+        // AVIF is decoded by the browser, and comes as WebP of the same size.
+        Give("Add pictures", Path.Combine(Sandbar.Tests.LocalServer.Root, "tests", "samples", "pictures", "two-colours.avif"));
+        Settled(++Version);
+        var avif = (await Workplace.Server.SiteAsync())["site"]!["pictures"]!.AsArray().Single(p => ((string)p!["file"]!).Contains("two-colours", StringComparison.Ordinal))!;
+        Assert.Equal(("pictures/two-colours.webp", 320, 200), ((string)avif["file"]!, (int)avif["width"]!, (int)avif["height"]!));
         // What is no picture is told at its place, and nothing comes of it.
         var broken = Path.ChangeExtension(file, "webp");
         await File.WriteAllTextAsync(broken, "no picture", TestContext.Current.CancellationToken);

@@ -769,6 +769,7 @@ export interface components {
         };
         BackgroundView: {
             id: string;
+            class: string;
             html: string;
             isElements: boolean;
             layers: components["schemas"]["FillLayerView"][];
@@ -2234,6 +2235,8 @@ export interface components {
             /** Format: int32 */
             height: number;
             file: string;
+            class: string;
+            html: string;
         };
         Piece: {
             part: string;
@@ -2595,6 +2598,7 @@ export interface components {
             colors: components["schemas"]["ColorView"][];
             gradients: components["schemas"]["GradientView"][];
             backgrounds: components["schemas"]["BackgroundView"][];
+            pictures: components["schemas"]["PictureView"][];
             blocks: components["schemas"]["BlockChange"][];
             orders: components["schemas"]["SectionOrder"][];
         };

@@ -51,6 +51,7 @@ const answerOf = (version: number) => ({
   colors: [],
   gradients: [],
   backgrounds: [],
+  pictures: [],
   blocks: [],
   orders: [],
 });

@@ -3,6 +3,7 @@ import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import type { CatalogueView, Edit, HistoryView, RequestFailed, SiteView, TrialAnswer } from '../api/client';
 import { withChanges } from './changes';
 import { openLive, type Live } from './live';
+import { readablePicture } from './readablePicture';
 import { requestsOf, type EditAnswer, type OpenedSite, type PictureSpot, type PostSpot } from './requests';
 import { changedSheet, withText, type Sheet } from './sheet';
 import { createTrials } from './trials';
@@ -232,9 +233,14 @@ export function createEditing(opened: OpenedSite, catalogue: CatalogueView, open
         });
         return failed ? { wrong: failed.message } : { family: into };
       },
-      addPicture: async (file, spot, { saidAtItsPlace } = {}) =>
-        told(await inTurn((version) => requests.addPicture(version, file, spot)), saidAtItsPlace),
-      replacePicture: async (file, picture) => told(await inTurn((version) => requests.replacePicture(version, file, picture)), true),
+      addPicture: async (given, spot, { saidAtItsPlace } = {}) => {
+        const file = await readablePicture(given);
+        return told(await inTurn((version) => requests.addPicture(version, file, spot)), saidAtItsPlace);
+      },
+      replacePicture: async (given, picture) => {
+        const file = await readablePicture(given);
+        return told(await inTurn((version) => requests.replacePicture(version, file, picture)), true);
+      },
       addClip: async (clip) => told(await inTurn((version) => requests.addClip(version, clip)), true),
       bringBack: async (snapshot) => told(await inTurn((version) => requests.bringBack(version, snapshot))),
       typed: typing.kept,

@@ -3,8 +3,11 @@ import { useEffect, useRef } from 'react';
 import { answered, api, type Schemas } from '../api/client';
 import { useEditing } from '../site/editingContext';
 import { pairsKey, usePairs } from '../site/figures';
+import { frameKey } from '../site/boxes';
+import { useFillBoxes } from '../site/fillBoxes';
+import { fillBoxesOn } from './fillBoxesOn';
 import { textLines } from './textLines';
-import { useStageView } from './view';
+import { useStageView, WIDTHS } from './view';
 import './MeasuringFrame.css';
 
 /** How long nothing is done before pages are measured, ms. */
@@ -20,9 +23,19 @@ export function MeasuringFrame() {
   const [{ page: shown }] = useStageView();
   const room = useRef<HTMLDivElement>(null);
   const isCurrent = pairs?.version === version;
+  const pages = useEditing((e) => e.site.pages);
+  const frames = useFillBoxes((b) => b.frames);
+  const isLookedAt = useFillBoxes((b) => b.lookers > 0);
   const missing = isCurrent ? pairs.toMeasure : [];
-  const next = missing.find((p) => p.page === shown)?.page ?? missing[0]?.page;
-  const widths = missing.filter((p) => p.page === next);
+  // Boxes of fills are only looked for where somebody looks at them.
+  const unseen =
+    isCurrent && missing.length === 0 && isLookedAt
+      ? pages.flatMap(({ id }) => WIDTHS.filter((w) => !frames[frameKey(id, w.width)]).map((w) => ({ page: id, ...w })))
+      : [];
+  const all = missing.length > 0 ? missing : unseen;
+  const next = all.find((p) => p.page === shown)?.page ?? all[0]?.page;
+  const widths = all.filter((p) => p.page === next);
+  const tells = missing.length > 0;
   const key = `${next ?? ''} ${widths.map((w) => w.width).join(' ')}`;
 
   // Browser tests wait for this.
@@ -43,8 +56,8 @@ export function MeasuringFrame() {
     const timer = window.setTimeout(
       () => {
         measured.current = version;
-        void measure(holder, slug, version, next, work.current, stop.signal)
-          .then((isDone) => (isDone ? queries.invalidateQueries({ queryKey: pairsKey(slug, version) }) : undefined))
+        void measure(holder, slug, version, next, work.current, tells, stop.signal)
+          .then((isDone) => (isDone && tells ? queries.invalidateQueries({ queryKey: pairsKey(slug, version) }) : undefined))
           // What could not be told of now is measured after the next change, or once the connection is back.
           .catch(() => undefined);
       },
@@ -54,18 +67,22 @@ export function MeasuringFrame() {
       window.clearTimeout(timer);
       stop.abort();
     };
-  }, [slug, version, next, key, isBusy, queries]);
+  }, [slug, version, next, key, tells, isBusy, queries]);
 
   return <div className="measuring" ref={room} aria-hidden="true" inert />;
 }
 
-/** Shows a page out of sight in each window, and tells where its texts lie. False where it was stopped. */
+/**
+ * Shows a page out of sight in each window, and sees which boxes its fills cover. False where it was stopped.
+ * @param tells whether the server is told where its texts lie
+ */
 async function measure(
   holder: HTMLElement,
   slug: string,
   version: number,
   page: string,
   windows: readonly Schemas['PageToMeasure'][],
+  tells: boolean,
   signal: AbortSignal,
 ): Promise<boolean> {
   const frame = document.createElement('iframe');
@@ -88,6 +105,8 @@ async function measure(
       // Another version has come meanwhile: that one is measured next.
       if (signal.aborted || shown?.getElementById('sheet')?.dataset.version !== String(version)) return false;
       resize(frame, window);
+      useFillBoxes.getState().seen(page, window.width, fillBoxesOn(shown, page, window.width));
+      if (!tells) continue;
       const texts = textLines(shown, page, window);
       await answered(api.POST('/api/sites/{slug}/pairs/measured', { params: { path: { slug } }, body: { version, texts }, signal }));
     }

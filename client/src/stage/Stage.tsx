@@ -7,6 +7,7 @@ import { partOf } from '../site/catalogue';
 import { useEditing } from '../site/editingContext';
 import { QueryError } from '../ui/QueryError';
 import { useBoxes } from '../site/boxes';
+import { useFillBoxes } from '../site/fillBoxes';
 import { useMeasuredPages } from '../site/measuredPages';
 import { useCandidates } from '../site/candidates';
 import { Beside, BesideBar } from './Beside';
@@ -73,6 +74,7 @@ export function Stage() {
       useCandidates.getState().end();
       useBoxes.getState().forget();
       useMeasuredPages.getState().forget();
+      useFillBoxes.getState().forget();
       useReference.getState().end();
     },
     [slug],

@@ -31,6 +31,7 @@ const trial = (change: Partial<TrialAnswer>): TrialAnswer => ({
   colors: [],
   gradients: [],
   backgrounds: [],
+  pictures: [],
   blocks: [],
   orders: [],
   ...change,

@@ -1,8 +1,10 @@
 import { useEffect } from 'react';
 import { frameKey, useBoxes } from '../site/boxes';
 import { useEditing } from '../site/editingContext';
+import { useFillBoxes } from '../site/fillBoxes';
 import { useMeasuredPages } from '../site/measuredPages';
 import { borderBoxes } from './borderBoxes';
+import { fillBoxesOn } from './fillBoxesOn';
 import { textBoxes } from './textBoxes';
 import { SPECIMEN } from './view';
 
@@ -18,6 +20,7 @@ export function useMeasuring(document: Document | null, page: string, width: num
   const measured = useBoxes((b) => b.measured);
   const measuredPage = useMeasuredPages((m) => m.measured);
   const isWanted = useMeasuredPages((m) => m.isWanted);
+  const seen = useFillBoxes((b) => b.seen);
   useEffect(() => {
     // The specimen shows parts, not how the site uses them.
     if (!document || isTrying || page === SPECIMEN.id) return;
@@ -25,9 +28,10 @@ export function useMeasuring(document: Document | null, page: string, width: num
       void document.fonts.ready.then(() => {
         if (!document.defaultView) return;
         measured(frameKey(page, width), textBoxes(document, wearers, first, width));
+        seen(page, width, fillBoxesOn(document, page, width));
         if (isWanted) measuredPage(borderBoxes(document, page, width));
       });
     }, REST);
     return () => window.clearTimeout(timer);
-  }, [document, page, width, contents, version, wearers, first, isTrying, measured, measuredPage, isWanted]);
+  }, [document, page, width, contents, version, wearers, first, isTrying, measured, measuredPage, isWanted, seen]);
 }

@@ -11,7 +11,7 @@ import './usePictures.css';
 const ALT = 'alt';
 
 /** Kinds of pictures a browser may be given to choose. */
-export const PICTURES = 'image/png,image/jpeg,image/webp,image/svg+xml';
+export const PICTURES = 'image/png,image/jpeg,image/webp,image/avif,image/svg+xml';
 
 /** Shows pictures in blocks, and asks for their words where there are none yet. */
 export function usePictures() {

@@ -7,7 +7,7 @@ using Sandbar.Core.Design;
 namespace Sandbar.Core.Rendering;
 
 /// <summary>Where pictures lie that fill their boxes: the point that is to be seen as near the middle as it allows (<see cref="Css.Images.Placement"/>), whatever the box.</summary>
-internal static class FocalPoints
+public static class FocalPoints
 {
     // Found anew only where pages or the shelf have changed.
     private static readonly ConditionalWeakTable<Frame, Kept> Written = [];
@@ -16,7 +16,7 @@ internal static class FocalPoints
     public static string ClassOf(ShelfItem picture) => $"in-sight-{Path.GetFileName(picture.File).Replace('.', '-')}";
 
     /// <summary>The rules of pictures that fill a place of some block; those that are seen from their middle need none.</summary>
-    public static IReadOnlyList<Rule> Rules(Site site)
+    internal static IReadOnlyList<Rule> Rules(Site site)
     {
         if (Written.TryGetValue(site.Frame, out var kept) && kept.Pages == site.Pages && kept.Shelf == site.Shelf) return kept.Rules;
         var covering = Blocks.Outermost(site).SelectMany(PictureSlots.Within).Where(b => PartCatalogue.Find(b.Part) is { HasCoveringPicture: true });

@@ -20,19 +20,38 @@ public sealed record GroundContrast(double Worst, int X, int Y, double Mean)
 
     private const int Opaque = 255;
 
+    /// <summary>So many pixels are worth a thread of their own.</summary>
+    private const int LeastPiece = 100_000, MostPieces = 16;
+
     /// <summary>Measures a ground.</summary>
     /// <param name="rgba">Row by row, four bytes a pixel, opaque; at least one pixel.</param>
     /// <param name="width">Pixels of a row.</param>
     /// <param name="text">Its alpha is composited on each pixel.</param>
-    public static GroundContrast Of(ReadOnlySpan<byte> rgba, int width, Color text)
+    public static GroundContrast Of(ReadOnlyMemory<byte> rgba, int width, Color text)
     {
         var ink = new Ink(text);
+        var count = rgba.Length / 4;
+        var pieces = Math.Clamp(count / LeastPiece, 1, MostPieces);
+        var found = new (double Worst, int At, double Sum)[pieces];
+        // Each piece is looked at by itself; of what is alike the first is told, as if they followed each other.
+        Parallel.For(0, pieces, n =>
+        {
+            var (from, to) = ((int)((long)count * n / pieces), (int)((long)count * (n + 1) / pieces));
+            var (low, at, sum) = OfPiece(rgba.Span[(4 * from)..(4 * to)], ink);
+            found[n] = (low, from + at, sum);
+        });
+        var worst = found.MinBy(p => p.Worst);
+        return new(worst.Worst, worst.At % width, worst.At / width, found.Sum(p => p.Sum) / count);
+    }
+
+    private static (double Worst, int At, double Sum) OfPiece(ReadOnlySpan<byte> rgba, Ink ink)
+    {
         double worst = double.PositiveInfinity, sum = 0;
         var at = 0;
         // Of most pictures many pixels that follow each other are the same.
-        int last = -1, count = rgba.Length / 4;
+        var last = -1;
         double ratio = 0;
-        for (var i = 0; i < count; i++)
+        for (var i = 0; 4 * i < rgba.Length; i++)
         {
             var (r, g, b) = (rgba[4 * i], rgba[4 * i + 1], rgba[4 * i + 2]);
             var packed = (r << 16) | (g << 8) | b;
@@ -44,7 +63,7 @@ public sealed record GroundContrast(double Worst, int X, int Y, double Mean)
             }
             sum += ratio;
         }
-        return new(worst, at % width, at / width, sum / count);
+        return (worst, at, sum);
     }
 
     /// <summary>Measures a text that lets what lies behind through together with its ground, so that both differ from place to place.</summary>

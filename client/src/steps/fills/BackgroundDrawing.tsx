@@ -40,6 +40,7 @@ export function BackgroundDrawing({ thing }: { thing: ThingView }) {
         <PictureLayer
           key={chosen.id}
           thing={thing}
+          background={background}
           item={chosen}
           layer={layer}
           name={`Layer ${items.indexOf(chosen) + 1} of ${thing.name}`}

@@ -5,6 +5,7 @@ import { useActions, useEditing } from '../../site/editingContext';
 import { groupBy } from '../../ui/groupBy';
 import { Problem } from '../../ui/Problem';
 import { ValueCell } from '../../values/ValueCell';
+import { Crops } from './Crops';
 import { FocusBox } from './FocusBox';
 
 /** The heading of what clips alone have. */
@@ -13,13 +14,14 @@ const CLIP = 'Clip';
 interface Props {
   /** The background it is a layer of. */
   thing: ThingView;
+  background: Schemas['BackgroundView'];
   item: Schemas['ThingItemView'];
   layer: Schemas['FillLayerView'];
   name: string;
 }
 
 /** What can be set of a layer that is a picture or a clip: how it fills its box, the point kept in sight, what it does on scrolling, and its two colours. */
-export function PictureLayer({ thing, item, layer, name }: Props) {
+export function PictureLayer({ thing, background, item, layer, name }: Props) {
   const { make } = useActions();
   const picture = useEditing((e) => [...e.site.pictures, ...e.site.clips].find((p) => p.id === layer.placed));
   const isClip = useEditing((e) => e.site.clips.some((c) => c.id === layer.placed));
@@ -66,6 +68,7 @@ export function PictureLayer({ thing, item, layer, name }: Props) {
           </span>
         </div>
       </div>
+      <Crops name={name} classes={[background.class]} html={layer.html} />
       <div className="setting-groups">
         {groups.map(([group, fields]) => (
           <table key={group} className="values settings" aria-label={`${group} of ${name}`}>

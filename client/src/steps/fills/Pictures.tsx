@@ -1,14 +1,16 @@
-import { useState, type DragEvent } from 'react';
+import { useMemo, useState, type DragEvent } from 'react';
 import type { ThingView } from '../../api/client';
-import { useActions, useEditing } from '../../site/editingContext';
+import type { Editing } from '../../site/editing';
+import { useActions, useEditing, useEditingLater } from '../../site/editingContext';
 import { ThingsPanel } from '../../things/ThingsPanel';
 import { FileButton } from '../../ui/FileButton';
 import { Problem } from '../../ui/Problem';
 import { PICTURES } from '../../values/usePictures';
+import { Crops } from './Crops';
 import { FocusBox } from './FocusBox';
 import { amount } from './stops';
 
-const KINDS = 'PNG, JPEG, WebP or SVG';
+const KINDS = 'PNG, JPEG, WebP, AVIF or SVG';
 
 /** The pictures of the shelf: added as files or by dropping them here, each with its words, the point kept in sight, and its uses. */
 export function Pictures() {
@@ -50,7 +52,13 @@ export function Pictures() {
   );
 }
 
-const usePicture = (id: string) => useEditing((e) => e.site.pictures.find((p) => p.id === id));
+const triedPictures = (editing: Editing) => editing.trial?.pictures;
+
+/** A picture as it is tried, once the stage has followed; else as it is stored. */
+function usePicture(id: string) {
+  const stored = useEditing((e) => e.site.pictures.find((p) => p.id === id));
+  return useEditingLater(triedPictures)?.find((p) => p.id === id) ?? stored;
+}
 
 function PictureRow({ thing }: { thing: ThingView }) {
   const picture = usePicture(thing.id);
@@ -71,6 +79,12 @@ function PictureDrawing({ thing }: { thing: ThingView }) {
   const picture = usePicture(thing.id);
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
+  // Where blocks show it, and where backgrounds do that leave the point to the shelf.
+  const backgrounds = useEditing((e) => e.site.fills.backgrounds);
+  const classes = useMemo(
+    () => [picture?.class ?? '', ...backgrounds.filter((b) => b.layers.some((l) => l.placed === thing.id)).map((b) => b.class)],
+    [picture?.class, backgrounds, thing.id],
+  );
   if (!picture) return null;
   const replace = async (file: File) => {
     setBusy(true);
@@ -100,6 +114,7 @@ function PictureDrawing({ thing }: { thing: ThingView }) {
         />
         <Problem text={problem} />
       </div>
+      <Crops name={thing.name} classes={classes} html={picture.html} />
     </div>
   );
 }
