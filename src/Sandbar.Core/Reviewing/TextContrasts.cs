@@ -51,18 +51,16 @@ public static class TextContrasts
     /// <exception cref="OperationCanceledException">Nobody waits for them any more; asked before each text.</exception>
     public static ImmutableArray<TextContrast> Of(Site site, MeasuredTexts measured, Func<ShelfItem, DecodedPicture?> pictures, CancellationToken cancel)
     {
-        var found = ImmutableArray.CreateBuilder<TextContrast>();
-        foreach (var text in Texts(site, measured, pictures, cancel))
+        var texts = Texts(site, measured, pictures, cancel);
+        var found = new TextContrast?[texts.Count];
+        // Each is painted by itself.
+        Parallel.For(0, texts.Count, new ParallelOptions { CancellationToken = cancel }, n =>
         {
-            cancel.ThrowIfCancellationRequested();
-            if (text.Ground is not { } ground)
-            {
-                found.Add(text.Told);
-                continue;
-            }
-            if (Worst(ground, text.Lines, text.Told.Foreground, measured, cancel) is { } spot) found.Add(text.Told with { Place = text.Told.Place with { Spot = spot } });
-        }
-        return found.ToImmutable();
+            var text = texts[n];
+            if (text.Ground is not { } ground) found[n] = text.Told;
+            else if (Worst(ground, text.Lines, text.Told.Foreground, measured, cancel) is { } spot) found[n] = text.Told with { Place = text.Told.Place with { Spot = spot } };
+        });
+        return [.. found.OfType<TextContrast>()];
     }
 
     /// <summary>What lies behind a text's lines wherever the page is scrolled to, and what it has to reach there; for those that can be told.</summary>
