@@ -1,7 +1,13 @@
 using System.Globalization;
 using System.Numerics;
 using System.Text;
+using System.Text.RegularExpressions;
+using Sandbar.Core.Design;
+using Sandbar.Core.Foundations.Fills;
+using Sandbar.Core.Foundations.Palette;
 using Sandbar.Core.Pictures;
+using Sandbar.Core.Rendering;
+using Sandbar.Css.Colors;
 using Sandbar.Css.Images;
 using Sandbar.Tests;
 using SkiaSharp;
@@ -45,6 +51,31 @@ public sealed class FillPixelTests(Sandbar.Tests.Browser browser) : IClassFixtur
                     from repeats in new[] { "", "repeating-" }
                     from stops in new[] { "#c0392b, oklch(0.7 0.12 150) 45%, #e3b23c80 70%", "#2e8b57, rgb(20 60 200 / 0.4) 60%" }
                     select $"{repeats}{kind}-gradient({(head.Length > 0 ? $"{head}, " : "")}{stops})"]);
+    }
+
+    /// <summary>On paper a mesh is one drawing, in every scheme: the same points come out as of its layers.</summary>
+    [Fact]
+    public void Meshes_are_drawn_for_print_as_their_layers_are_painted()
+    {
+        var site = Demo.Site;
+        var sheet = StyleSheetText.Release(StyleSheetRenderer.Render(site), item => item.File);
+        var mesh = site.Fills.Gradients.Get("allotment");
+        var drawings = Regex.Matches(sheet, @"@media print \{\s*\[data-scheme=""(?<scheme>[^""]+)""\] \{\s*--gradient-allotment: (?<images>[^;]+);");
+        Assert.Equal(site.Palette.Schemes.Length, drawings.Count);
+        foreach (Match drawing in drawings)
+        {
+            var scheme = site.Palette.Schemes.Single(s => s.CssName == drawing.Groups["scheme"].Value);
+            var layers = GradientKind.Css(new(site), mesh, c => ColorText.Hex(SchemeColors.Of(site, scheme, c)!.Value));
+            Assert.Equal(mesh.Stops.Length - 1, Regex.Count(drawing.Groups["images"].Value, "none, "));
+            browser.Driver.Navigate().GoToUrl("about:blank");
+            browser.Run<object?>("document.body.style.margin = 0; document.body.innerHTML = ''; arguments[0].forEach((image, n) => { const box = document.createElement('div'); box.style.cssText = `position:absolute; top:${n * 100}px; width:120px; height:80px`; box.style.background = image; document.body.append(box); })", new object[] { new[] { layers, drawing.Groups["images"].Value } });
+            using var seen = browser.Pixels(0, 0, Width, 200);
+            foreach (var (x, y) in from x in Xs from y in Ys select ((int)x, (int)y))
+            {
+                var (one, other) = (seen.GetPixel(x, y), seen.GetPixel(x, 100 + y));
+                Assert.True(Math.Max(Math.Abs(one.Red - other.Red), Math.Max(Math.Abs(one.Green - other.Green), Math.Abs(one.Blue - other.Blue))) <= Off, $"{scheme.Name} at {x},{y}: {one} as layers, {other} as a drawing");
+            }
+        }
     }
 
     /// <summary>Every geometry, with stops out of order, at one place, outside the line, with two places, and hints.</summary>

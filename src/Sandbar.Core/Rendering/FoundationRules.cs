@@ -25,6 +25,7 @@ internal static class FoundationRules
         foreach (var rule in SchemeRules.Of(site, roleSteps)) yield return rule;
         foreach (var rule in GradientFallbacks.Of(site)) yield return rule;
         foreach (var rule in carried) yield return rule;
+        foreach (var rule in PrintedMeshes.Of(site)) yield return rule;
         yield return Ground("carriers", "[data-scheme]", ("color", Role(site, RoleKind.Text)));
         yield return Ground("box", "*, ::before, ::after", ("box-sizing", "border-box"));
         yield return Ground("html", "html", ("text-size-adjust", "100%"), ("-webkit-text-size-adjust", "100%"));

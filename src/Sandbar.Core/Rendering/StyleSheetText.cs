@@ -147,6 +147,7 @@ public static class StyleSheetText
         var less = rule.Needs.HasFlag(Needs.LessMotion) ? "(prefers-reduced-motion: reduce)" : "";
         var motion = (rule.Needs & (Needs.Motion | Needs.Scrolling)) != 0 ? "screen and (prefers-reduced-motion: no-preference)" : "";
         var wide = rule.Needs.HasFlag(Needs.WideGamut) ? "(color-gamut: p3)" : "";
-        return string.Join(" and ", new[] { motion, less, dark, wide, hover, widths }.Where(c => c.Length > 0));
+        var print = rule.Needs.HasFlag(Needs.Print) ? "print" : "";
+        return string.Join(" and ", new[] { print, motion, less, dark, wide, hover, widths }.Where(c => c.Length > 0));
     }
 }

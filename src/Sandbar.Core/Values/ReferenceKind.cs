@@ -35,6 +35,9 @@ public enum Needs
 
     /// <summary>A browser that moves things along as the page scrolls (Scroll-driven Animations 1), a screen, and a visitor who does not ask for less motion.</summary>
     Scrolling = 32,
+
+    /// <summary>A page that is printed.</summary>
+    Print = 64,
 }
 
 /// <summary>Something a value can refer to: described once, and found by <see cref="Kinds"/>.</summary>
