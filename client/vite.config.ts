@@ -1,8 +1,9 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
+import { icons } from './icons.ts';
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [react(), icons()],
   build: {
     assetsDir: 'app',
     // A data: font would need a wider policy.

@@ -60,7 +60,7 @@ internal static class Trial
         var overridesChanged = css != site.Overrides.Site;
         var answer = new TrialAnswer(
             version,
-            [.. (changes ?? []).Select(c => new RuleChangeView(c.Key, [.. c.Set.Select(d => new DeclarationView(d.Name, d.Value))], c.Unset))],
+            [.. (changes ?? []).Where(c => !PrintedMeshes.Has(c.Key)).Select(c => new RuleChangeView(c.Key, [.. c.Set.Select(d => new DeclarationView(d.Name, d.Value))], c.Unset))],
             changes is null ? SheetChange.Between(head.Sheet, sheet) : null,
             overridesChanged ? OverrideText.Of(css).Readable(SheetUse.Stage) : null,
             overridesChanged ? OverridesView.Of(css).Problems : null,

@@ -131,6 +131,29 @@ public sealed class BackgroundCourseTests : CourseTest
         Directory.Delete(Path.GetDirectoryName(file)!, recursive: true);
     }
 
+    /// <summary>An icon is found by what it shows, and comes to the shelf as a drawing in a colour of the palette.</summary>
+    [Fact]
+    public async Task An_icon_is_found_and_comes_to_the_shelf()
+    {
+        Open("fills?view=pictures");
+        Browser.Named("button", "Add an icon").Click();
+        Browser.Named("input", "Search among the icons").SendKeys("watering");
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".icons button")) is { Count: > 0 and < 20 }, "icons that say so");
+        Assert.Empty(Styles.Violations(Browser, "document.querySelector('.ant-modal')"));
+        Browser.Named("input", "Search among the icons").SendKeys(Keys.Control + "a");
+        Browser.Named("input", "Search among the icons").SendKeys("sprout");
+        Browser.Named("button", "sprout").Click();
+        Settled(++Version);
+        Browser.Until(() => Browser.Driver.FindElements(By.CssSelector(".icons")).Count == 0, "the shelf to close");
+        var picture = (await Workplace.Server.SiteAsync())["site"]!["pictures"]!.AsArray().Single(p => (string)p!["file"]! == "pictures/sprout.svg")!;
+        var drawing = await Workplace.Server.Client.GetStringAsync((string)picture["address"]!, TestContext.Current.CancellationToken);
+        Assert.Contains("stroke=\"#000000\"", drawing, StringComparison.Ordinal);
+        Browser.PressWithControl("z");
+        Settled(++Version);
+        Assert.DoesNotContain((await Workplace.Server.SiteAsync())["site"]!["pictures"]!.AsArray(), p => (string)p!["file"]! == "pictures/sprout.svg");
+        Assert.Empty(Browser.Errors());
+    }
+
     [Fact]
     public async Task A_clip_that_is_elsewhere_is_named_and_never_asked_for()
     {

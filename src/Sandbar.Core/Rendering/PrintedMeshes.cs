@@ -11,7 +11,7 @@ using Sandbar.Css.Colors;
 namespace Sandbar.Core.Rendering;
 
 /// <summary>What meshes are on paper: one drawing each (SVG 2, §14.2), sharp at any size, where layers that fade out come to be pictures; written out for each scheme, since no custom property can stand within an address.</summary>
-internal static class PrintedMeshes
+public static class PrintedMeshes
 {
     /// <summary>Side of the drawing's own units: shares of the box.</summary>
     private const int Side = 100;
@@ -22,7 +22,12 @@ internal static class PrintedMeshes
     // Rules that stay the same stay the same objects.
     private static readonly ConditionalWeakTable<PaletteFoundation, Tuple<FillFoundation, IReadOnlyList<Rule>>> Written = [];
 
-    public static IReadOnlyList<Rule> Of(Site site)
+    private const string Key = "mesh print ";
+
+    /// <summary>Whether a rule, by its key, is for paper alone: it shows on no screen.</summary>
+    public static bool Has(string key) => key.StartsWith(Key, StringComparison.Ordinal);
+
+    internal static IReadOnlyList<Rule> Of(Site site)
     {
         if (Written.TryGetValue(site.Palette, out var written) && ReferenceEquals(written.Item1, site.Fills)) return written.Item2;
         var meshes = site.Fills.Gradients.Where(GradientKind.IsMesh).ToList();
@@ -42,7 +47,7 @@ internal static class PrintedMeshes
         var declarations = meshes.Select(mesh => new Declaration(
             GradientKind.Description.Token(mesh), string.Join(", ", Enumerable.Repeat("none", mesh.Stops.Length - 1).Append($"url(\"data:image/svg+xml,{Svg(site, mesh, scheme)}\")")),
             new(OriginKind.Foundation, mesh.Id, "print", GradientKind.Kind)));
-        return new($"mesh print {carried.Id}{(turned ? " dark" : "")}", Layer.Foundations, $"[data-scheme=\"{carried.CssName}\"]", false, Interval.All, [.. declarations], turned) { Needs = Needs.Print };
+        return new($"{Key}{carried.Id}{(turned ? " dark" : "")}", Layer.Foundations, $"[data-scheme=\"{carried.CssName}\"]", false, Interval.All, [.. declarations], turned) { Needs = Needs.Print };
     }
 
     /// <summary>A mesh as a drawing that is stretched over its box, escaped as an address.</summary>

@@ -82,9 +82,15 @@ internal sealed class SeenColors(SiteStyles site, PlaceStyles window, ColorSourc
         var around = place.Parent is null ? null : Of(place.Parent);
         var scheme = place.Element["data-scheme"] is { } carried ? Effective(carried) : around?.Scheme ?? Effective("");
         var opacity = double.TryParse(style.Text(Opacity), CultureInfo.InvariantCulture, out var number) ? Math.Clamp(number, 0, 1) : 1;
-        var isFilled = style.Text(Holds) == FillLayers.Holds.Value && FillLayers.IsIn(place.Element);
-        return known[style.Identity] = new(style, isFilled ? [] : GroundOf(style, around?.Ground ?? Canvas, scheme), around, opacity, (around?.IsShown ?? true) && style.Text(Display) != "none", scheme);
+        return known[style.Identity] = new(style, IsFilled(style, place) ? [] : GroundOf(style, around?.Ground ?? Canvas, scheme), around, opacity, (around?.IsShown ?? true) && style.Text(Display) != "none", scheme);
     }
+
+    /// <summary>
+    /// Whether what is painted behind what an element holds is elements of their own: some cell says so. Not by what the element holds: it is one of those that stand in its place, of this site or
+    /// of one before it, unless the designer wrote the same property.
+    /// </summary>
+    private bool IsFilled(ElementStyle style, Place place) =>
+        style.Text(Holds) == FillLayers.Holds.Value && (style.Deciding(Holds) is { } deciding && site.DecidedBy(deciding.By) is { Generated: not null } || FillLayers.IsIn(place.Element));
 
     /// <summary>What a property of a colour comes to; null where it is no colour that can be told.</summary>
     public Tone? Of(ElementStyle style, Property property, Scheme scheme) =>

@@ -51,6 +51,18 @@ public class TextContrastsTests
         Assert.All(found, t => Assert.InRange(t.Place.Spot!.Ratio, 1, t.Place.Spot.Mean));
     }
 
+    /// <summary>What was looked at before has no say: a block that wore a gradient and wears a picture now is one over a picture, whichever of the two was seen first.</summary>
+    [Fact]
+    public void A_picture_that_takes_the_place_of_a_gradient_is_one()
+    {
+        var plain = Demo.Site.After(new SetOwn(Head, "background", State.Rest, null, null, "dawn"));
+        Assert.All(Of(plain, 1280, new(0, 300, 1280, 300), new(20, 340, 300, 60)), t => Assert.Equal("dawn", t.GroundFrom.Name));
+        var filled = plain.After(new SetOwn(Head, "background", State.Rest, null, null, "evening at the beds"));
+        Assert.All(Of(filled, 1280, new(0, 300, 1280, 300), new(20, 340, 300, 60)), t => Assert.Equal("evening at the beds", t.GroundFrom.Name));
+        var again = filled.After(new SetOwn(Head, "background", State.Rest, null, null, "dawn"));
+        Assert.All(Of(again, 1280, new(0, 300, 1280, 300), new(20, 340, 300, 60)), t => Assert.Equal("dawn", t.GroundFrom.Name));
+    }
+
     /// <summary>What goes slower than the page shows the line other parts of the picture: the worst of all is no better than where it lies with the page.</summary>
     [Fact]
     public void What_moves_is_looked_at_wherever_the_page_is_scrolled_to()

@@ -8,6 +8,7 @@ import { Problem } from '../../ui/Problem';
 import { PICTURES } from '../../values/usePictures';
 import { Crops } from './Crops';
 import { FocusBox } from './FocusBox';
+import { IconShelfButton } from './IconShelf';
 import { amount } from './stops';
 
 const KINDS = 'PNG, JPEG, WebP, AVIF or SVG';
@@ -43,6 +44,7 @@ export function Pictures() {
         adds={
           <>
             <FileButton label="Add pictures" kinds={KINDS} accept={PICTURES} busy={reading !== null} onFiles={(files) => void add(files)} />
+            <IconShelfButton />
             <span className="quiet">{reading ?? 'or drop them here'}</span>
             <Problem text={problem} />
           </>
