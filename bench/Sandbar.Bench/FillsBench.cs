@@ -62,7 +62,7 @@ internal static class FillsBench
             }
         }
         var measured = new MeasuredTexts("workshops", Width, Height, 3000, [.. elements]);
-        var pictures = TextContrasts.PicturesBehind(site).ToDictionary(p => p.Hash, p => DecodedPicture.Of(sample.Assets.First(a => a.Hash == p.Hash).Bytes));
+        var pictures = TextContrasts.PicturesBehind(site, ["workshops"]).ToDictionary(p => p.Hash, p => DecodedPicture.Of(sample.Assets.First(a => a.Hash == p.Hash).Bytes));
         Times.Print("how texts read on a page that was measured", _ => TextContrasts.Of(site, measured, p => pictures[p.Hash], default).Length);
         var moving = Made(site, new SetThing("background", "layer-2", "attachment", "slower than it", "evening-at-the-beds"));
         Times.Print("the same where the picture goes slower", _ => TextContrasts.Of(moving, measured, p => pictures[p.Hash], default).Length);

@@ -17,7 +17,10 @@ namespace Sandbar.Server;
 /// </summary>
 internal sealed class Measures(SiteStore store)
 {
-    private const int MostSites = 24, MostPictures = 12;
+    private const int MostSites = 24;
+
+    /// <summary>Of all pictures that are kept decoded: four bytes each.</summary>
+    private const long MostPixels = 100_000_000;
 
     private readonly ConcurrentDictionary<string, ConcurrentDictionary<(string Page, int Width), Kept>> sites = new(StringComparer.Ordinal);
     private readonly ConcurrentDictionary<string, DecodedPicture?> pictures = new(StringComparer.Ordinal);
@@ -38,23 +41,23 @@ internal sealed class Measures(SiteStore store)
     {
         var site = head.Stored.Site;
         if (site.Pages.Find(measured.Page) is not { } page || !Viewports.All.Contains((measured.Width, measured.Height))) return 0;
-        var texts = TextContrasts.Of(site, measured, await PicturesAsync(site, cancel), cancel);
+        var texts = TextContrasts.Of(site, measured, await PicturesAsync(site, [page.Id], cancel), cancel);
         if (sites.Count >= MostSites && !sites.ContainsKey(site.Slug)) sites.Clear();
         sites.GetOrAdd(site.Slug, _ => new())[(page.Id, measured.Width)] = new(MarkOf(head), PageChanges.Mark(site, page), measured, texts);
         return texts.Length;
     }
 
-    /// <summary>The pictures of a site's backgrounds, decoded; null for one that cannot be.</summary>
-    public async Task<Func<ShelfItem, DecodedPicture?>> PicturesAsync(Site site, CancellationToken cancel)
+    /// <summary>The pictures of the backgrounds on some pages, decoded; null for one that cannot be.</summary>
+    public async Task<Func<ShelfItem, DecodedPicture?>> PicturesAsync(Site site, IEnumerable<string> pages, CancellationToken cancel)
     {
         var here = new Dictionary<string, DecodedPicture?>(StringComparer.Ordinal);
-        foreach (var item in TextContrasts.PicturesBehind(site))
+        foreach (var item in TextContrasts.PicturesBehind(site, pages))
         {
             if (!pictures.TryGetValue(item.Hash, out var picture))
             {
                 picture = await store.AssetAsync(item.Hash, cancel) is { } asset ? Decoded(asset.Bytes) : null;
                 // What somebody still paints with is let go by the garbage collector, not here.
-                if (pictures.Count >= MostPictures) pictures.Clear();
+                if (pictures.Values.Append(picture).Sum(p => p is null ? 0L : (long)p.Width * p.Height) > MostPixels) pictures.Clear();
                 pictures[item.Hash] = picture;
             }
             here[item.Hash] = picture;

@@ -33,7 +33,7 @@ internal static class PairEndpoints
             if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
             var known = measures.Of(head);
             if (head.Stored.Version != asked.Version || known.Among([]).FirstOrDefault(p => PairMends.Key(p) == asked.Key) is not { } pair) return Changed;
-            var (mend, why) = VeilMend.Of(head.Stored.Site, pair, known.Pages, await measures.PicturesAsync(head.Stored.Site, cancel), NewId, cancel);
+            var (mend, why) = VeilMend.Of(head.Stored.Site, pair, known.Pages, await measures.PicturesAsync(head.Stored.Site, known.Pages.Select(p => p.Page), cancel), NewId, cancel);
             return TypedResults.Ok(new VeilView(mend is null ? null : VeilMendView.Of(mend), why));
         }).WithName("findVeil").ProducesProblem(StatusCodes.Status409Conflict);
 

@@ -176,20 +176,11 @@ public static class FillLayers
         var toned = BackgroundKind.Painted(background).Where(IsToned).ToList();
         IReadOnlyList<Rule> rules = toned.Count == 0 ? [] :
         [
-            .. site.Palette.Schemes.Select(scheme => Tones(site, background, toned, scheme, scheme)),
-            .. site.Palette.Schemes.Select(scheme => (scheme, Dark: scheme.Dark(site))).Where(s => s.Dark is not null).Select(s => Tones(site, background, toned, s.scheme, s.Dark!)),
+            .. SchemeByScheme.Rules(site, $"fill {background.Id} tones", scheme => toned.Select(l => new Declaration(
+                ToneOf(background, l), Toning.Css(SchemeColors.Of(site, scheme, l.Shadows) ?? Color.Black, SchemeColors.Of(site, scheme, l.Highlights) ?? Color.Black), new(OriginKind.Foundation, background.Id, l.Id, BackgroundKind.Kind)))),
         ];
         Toned.AddOrUpdate(background, new(site.Palette, rules));
         return rules;
-    }
-
-    private static Rule Tones(Site site, Background background, List<BackgroundLayer> toned, Scheme carried, Scheme scheme)
-    {
-        var turned = carried.Id != scheme.Id;
-        var declarations = toned.Select(l => new Declaration(ToneOf(background, l), Toning.Css(Of(l.Shadows), Of(l.Highlights)), new(OriginKind.Foundation, background.Id, l.Id, BackgroundKind.Kind)));
-        return new($"fill {background.Id} tones {carried.Id}{(turned ? " dark" : "")}", Layer.Foundations, $"[data-scheme=\"{carried.CssName}\"]", false, Interval.All, [.. declarations], turned);
-
-        Color Of(Value color) => SchemeColors.Of(site, scheme, color) ?? Color.Black;
     }
 
     private static string ToneOf(Background background, BackgroundLayer layer) => $"--tone-{background.CssName}-{background.Layers.IndexOf(layer) + 1}";

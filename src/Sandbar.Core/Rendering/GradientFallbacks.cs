@@ -1,8 +1,6 @@
 using System.Runtime.CompilerServices;
-using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Fills;
-using Sandbar.Core.Foundations.Palette;
 using Sandbar.Core.Values;
 using Sandbar.Css.Colors;
 
@@ -25,22 +23,11 @@ internal static class GradientFallbacks
     private static IEnumerable<Rule> Rules(Site site)
     {
         var mixed = site.Fills.Gradients.Where(GradientKind.IsMixed).ToList();
-        if (mixed.Count == 0) yield break;
-        foreach (var scheme in site.Palette.Schemes) yield return Of(site, mixed, scheme, scheme);
-        foreach (var scheme in site.Palette.Schemes)
-        {
-            if (scheme.Dark(site) is { } dark) yield return Of(site, mixed, scheme, dark);
-        }
-    }
-
-    private static Rule Of(Site site, List<Gradient> gradients, Scheme carried, Scheme scheme)
-    {
+        if (mixed.Count == 0) return [];
         var reads = new SiteReads(site);
-        var declarations = gradients.Select(gradient => new Declaration(
+        return SchemeByScheme.Rules(site, "gradient plain", scheme => mixed.Select(gradient => new Declaration(
             GradientKind.Description.Token(gradient),
             GradientKind.Css(reads, gradient, "", PlainStops.Of(gradient, PlainStops.Colors(site, gradient, scheme)).Stops.Select(s => $"{ColorText.Hex(s.Color)} {NumberForm.Css(s.At, "%")}")),
-            new(OriginKind.Foundation, gradient.Id, "plain", GradientKind.Kind)));
-        var turned = carried.Id != scheme.Id;
-        return new($"gradient plain {carried.Id}{(turned ? " dark" : "")}", Layer.Foundations, $"[data-scheme=\"{carried.CssName}\"]", false, Interval.All, [.. declarations], turned);
+            new(OriginKind.Foundation, gradient.Id, "plain", GradientKind.Kind))));
     }
 }

@@ -1,7 +1,6 @@
 using System.Globalization;
 using System.Runtime.CompilerServices;
 using System.Text;
-using Sandbar.Core.Catalogue;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Foundations.Palette;
@@ -22,7 +21,7 @@ public static class PrintedMeshes
     // Rules that stay the same stay the same objects.
     private static readonly ConditionalWeakTable<PaletteFoundation, Tuple<FillFoundation, IReadOnlyList<Rule>>> Written = [];
 
-    private const string Key = "mesh print ";
+    private const string Key = "mesh print";
 
     /// <summary>Whether a rule, by its key, is for paper alone: it shows on no screen.</summary>
     public static bool Has(string key) => key.StartsWith(Key, StringComparison.Ordinal);
@@ -31,23 +30,15 @@ public static class PrintedMeshes
     {
         if (Written.TryGetValue(site.Palette, out var written) && ReferenceEquals(written.Item1, site.Fills)) return written.Item2;
         var meshes = site.Fills.Gradients.Where(GradientKind.IsMesh).ToList();
+        // As many images as it has layers elsewhere: how they are blended is said for each.
         IReadOnlyList<Rule> rules = meshes.Count == 0 ? [] :
         [
-            .. site.Palette.Schemes.Select(scheme => Of(site, meshes, scheme, scheme)),
-            .. site.Palette.Schemes.Select(scheme => (scheme, Dark: scheme.Dark(site))).Where(s => s.Dark is not null).Select(s => Of(site, meshes, s.scheme, s.Dark!)),
+            .. SchemeByScheme.Rules(site, Key, scheme => meshes.Select(mesh => new Declaration(
+                GradientKind.Description.Token(mesh), string.Join(", ", Enumerable.Repeat("none", mesh.Stops.Length - 1).Append($"url(\"data:image/svg+xml,{Svg(site, mesh, scheme)}\")")),
+                new(OriginKind.Foundation, mesh.Id, "print", GradientKind.Kind)))).Select(rule => rule with { Needs = Needs.Print }),
         ];
         Written.AddOrUpdate(site.Palette, new(site.Fills, rules));
         return rules;
-    }
-
-    private static Rule Of(Site site, List<Gradient> meshes, Scheme carried, Scheme scheme)
-    {
-        var turned = carried.Id != scheme.Id;
-        // As many images as it has layers elsewhere: how they are blended is said for each.
-        var declarations = meshes.Select(mesh => new Declaration(
-            GradientKind.Description.Token(mesh), string.Join(", ", Enumerable.Repeat("none", mesh.Stops.Length - 1).Append($"url(\"data:image/svg+xml,{Svg(site, mesh, scheme)}\")")),
-            new(OriginKind.Foundation, mesh.Id, "print", GradientKind.Kind)));
-        return new($"{Key}{carried.Id}{(turned ? " dark" : "")}", Layer.Foundations, $"[data-scheme=\"{carried.CssName}\"]", false, Interval.All, [.. declarations], turned) { Needs = Needs.Print };
     }
 
     /// <summary>A mesh as a drawing that is stretched over its box, escaped as an address.</summary>

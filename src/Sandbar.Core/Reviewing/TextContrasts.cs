@@ -3,6 +3,7 @@ using System.Numerics;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Fills;
 using Sandbar.Core.Pictures;
+using Sandbar.Core.Rendering;
 using Sandbar.Core.Styling;
 using Sandbar.Css.Cascade;
 using Sandbar.Css.Colors;
@@ -42,9 +43,15 @@ public static class TextContrasts
     public static ImmutableArray<UnevenPage> ToMeasure(Site site, CancellationToken cancel) =>
         [.. ContrastPairs.Uneven(site, cancel).Blocks.GroupBy(b => b.At.Page).Select(p => new UnevenPage(p.Key, [.. p.Select(b => b.Block).Distinct(StringComparer.Ordinal)]))];
 
-    /// <summary>The pictures that backgrounds show, and the posters of their clips.</summary>
-    public static IEnumerable<ShelfItem> PicturesBehind(Site site) => site.Fills.Backgrounds.SelectMany(BackgroundKind.Painted).Where(BackgroundKind.IsPlaced)
+    /// <summary>The pictures that the backgrounds on some pages show, and the posters of their clips.</summary>
+    /// <param name="pages">Their ids; those that are gone have none.</param>
+    public static IEnumerable<ShelfItem> PicturesBehind(Site site, IEnumerable<string> pages)
+    {
+        var styles = SiteStyles.Of(site);
+        var worn = pages.Select(id => site.Pages.Find(id)).OfType<Page>().SelectMany(p => styles[p].Document.All).SelectMany(e => e.Classes).ToHashSet(StringComparer.Ordinal);
+        return site.Fills.Backgrounds.Where(b => worn.Contains(FillLayers.ClassOf(b))).SelectMany(BackgroundKind.Painted).Where(BackgroundKind.IsPlaced)
         .Select(l => site.Shelf.Find(((ReferenceValue)l.Fill).Id)).Select(i => i is { IsClip: true, Poster: ReferenceValue poster } ? site.Shelf.Find(poster.Id) : i).OfType<ShelfItem>().Where(i => i.IsPicture).Distinct();
+    }
 
     /// <summary>The texts of a page at the width it was measured at, in every state and for visitors who prefer light and dark.</summary>
     /// <param name="pictures">Pictures of the shelf, decoded; null for one that cannot be.</param>
