@@ -59,6 +59,58 @@ public sealed class TextOverFillsTests : IAsyncLifetime
         Assert.True(compared >= 9, $"{compared} texts compared");
     }
 
+    /// <summary>A light that follows the text it lies behind, of every extent.</summary>
+    [Theory]
+    [InlineData("ellipse", "farthest corner")]
+    [InlineData("ellipse", "own reach")]
+    [InlineData("circle", "closest side")]
+    [InlineData("circle", "farthest corner")]
+    public async Task A_light_behind_a_text_is_reckoned_where_it_lies(string shape, string extent)
+    {
+        var version = 0;
+        foreach (var (field, text) in new[] { ("shape", shape), ("extent", extent) }) version = (int)(await workplace.Server.EditAsync(version, new { kind = "setThing", of = "gradient", id = "lamp", field, text }).OkAsync()).Version();
+        Measured(version);
+        var compared = 0;
+        foreach (var (name, worst, place) in await TextsAsync("membership", "background/lamp-on-the-words"))
+        {
+            if ((bool)place["dark"]! || name.EndsWith("prefers dark", StringComparison.Ordinal)) continue;
+            Compare($"{shape} {extent}: {name}", place["spot"]!, worst, place);
+            compared++;
+        }
+        Assert.True(compared >= 9, $"{compared} texts compared");
+    }
+
+    /// <summary>Whatever wears it, on every page and at every width: on its first heading, or its first paragraph where it has none.</summary>
+    [Fact]
+    public async Task A_light_lies_on_the_first_heading_of_what_wears_it()
+    {
+        var version = 0;
+        foreach (var look in new[] { "section-standard", "section-raised", "card-standard", "footer-standard" }) version = (int)(await workplace.Server.EditAsync(version, new { kind = "setCell", look, property = "background", state = "rest", from = (int?)null, below = (int?)null, text = "lamp on the words" }).OkAsync()).Version();
+        var lights = 0;
+        foreach (var page in new[] { "home", "guide", "membership", "contact" })
+        {
+            foreach (var width in new[] { 390, 1280 })
+            {
+                Browser.Resize(width, 800);
+                Browser.Driver.Navigate().GoToUrl(workplace.At($"/stage/pellwyn/{page}"));
+                foreach (var off in Browser.Json("""
+                    return [...document.querySelectorAll('.fill-follows > div:first-of-type ~ div')].filter((light) => light.getClientRects().length > 0 && light.parentElement.parentElement.querySelector('h1, h2, h3, h4, h5, h6, p')).map((light) => {
+                      const wearer = light.parentElement.parentElement;
+                      const inner = (e) => [e.left + e.width / 2, e.top + e.height / 2];
+                      const text = wearer.querySelector('h1, h2, h3, h4, h5, h6') ?? wearer.querySelector('p');
+                      const [[x, y], [left, top]] = [inner(light.getBoundingClientRect()), inner(text.getBoundingClientRect())];
+                      return Math.max(Math.abs(x - left), Math.abs(y - top));
+                    })
+                    """).EnumerateArray())
+                {
+                    Assert.InRange(off.GetDouble(), 0, 1);
+                    lights++;
+                }
+            }
+        }
+        Assert.True(lights >= 30, $"{lights} lights");
+    }
+
     /// <summary>A half clear panel with what is behind it blurred, and a block that fades with its letters: what is seen through both counts.</summary>
     [Fact]
     public async Task What_is_seen_through_panels_and_faded_blocks_counts()

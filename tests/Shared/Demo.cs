@@ -15,7 +15,7 @@ internal static class Demo
     public static Site Site { get; } = Sample.Site.After(new AddThing(EasingKind.Kind, "soft", "soft"));
 
     /// <summary>The site with no block that wears a background of its own.</summary>
-    public static Site WithoutOwnFills { get; } = Site.After(new DropOwn("workshops-head", "background")).After(new DropOwn("membership-prices", "background")).After(new DropOwn("workshops-place", "background"));
+    public static Site WithoutOwnFills { get; } = Site.After(new DropOwn("workshops-head", "background")).After(new DropOwn("membership-prices", "background")).After(new DropOwn("workshops-place", "background")).After(new DropOwn("membership-head", "background"));
 
     /// <summary>The site after an edit that must succeed.</summary>
     public static Site After(this Site site, Edit edit)

@@ -1974,6 +1974,13 @@ export interface components {
             box: components["schemas"]["MeasuredBoxOnPage"];
             inner: components["schemas"]["MeasuredBoxOnPage"];
             lines: components["schemas"]["MeasuredBoxOnPage"][];
+            lights?: components["schemas"]["MeasuredLight"][];
+        };
+        MeasuredLight: {
+            fill: string;
+            /** Format: int32 */
+            at: number;
+            box: components["schemas"]["MeasuredBoxOnPage"];
         };
         MeasuredPage: {
             page: string;

@@ -11,6 +11,10 @@ export const thingOf = (site: SiteView, kind: string, id: string): ThingView | u
 export const fieldOf = (thing: Pick<ThingView, 'fields'> | undefined, field: string): string =>
   thing?.fields.find((f) => f.id === field)?.text ?? '';
 
+/** What a field of a thing, or of an item of one, needs to show; empty where it shows. */
+export const noteOf = (thing: Pick<ThingView, 'fields'> | undefined, field: string): string =>
+  thing?.fields.find((f) => f.id === field)?.note ?? '';
+
 export const fieldText: (thing: ThingView | undefined, field: string) => string = fieldOf;
 
 export const partOf = (catalogue: CatalogueView, id: string): PartView | undefined => catalogue.parts.find((p) => p.id === id);

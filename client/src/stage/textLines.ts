@@ -27,6 +27,7 @@ export function textLines(document: Document, page: string, { width, height }: V
         box: onPage(element.getBoundingClientRect(), view),
         inner: withinBorders(element, view),
         lines: [],
+        lights: lightsBehind(element, view),
       }) - 1
     );
   };
@@ -50,6 +51,17 @@ export function textLines(document: Document, page: string, { width, height }: V
     if (box.width > 0 && box.height > 0) take(field, [box]);
   }
   return { page, width, height, length: document.documentElement.scrollHeight, elements };
+}
+
+/** Where the layers behind an element lie that go where a text is. */
+function lightsBehind(element: Element, view: Window): Schemas['MeasuredLight'][] {
+  return [...element.querySelectorAll<HTMLElement>(':scope > .fill-follows > div')]
+    .filter((layer) => layer.getClientRects().length > 0 && view.getComputedStyle(layer).position === 'fixed')
+    .map((layer) => ({
+      fill: [...(layer.parentElement as Element).classList].find((c) => c !== 'fill' && c !== 'fill-follows') ?? '',
+      at: [...(layer.parentElement as Element).children].indexOf(layer),
+      box: onPage(layer.getBoundingClientRect(), view),
+    }));
 }
 
 /** Of each element that a block is made of, which one: blocks inside are made of their own. */

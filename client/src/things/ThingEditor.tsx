@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
 import type { Schemas, SettingView, ThingView } from '../api/client';
+import { noteOf } from '../site/catalogue';
 import { useActions } from '../site/editingContext';
 import { groupBy } from '../ui/groupBy';
 import { Problem } from '../ui/Problem';
@@ -32,8 +33,8 @@ interface Props {
 /** How the note of a setting begins that cannot show just now. */
 const IDLE = 'shows once';
 
-const noteOf = (thing: ThingView, field: string): string => {
-  const note = thing.fields.find((f) => f.id === field)?.note ?? '';
+const idleNote = (thing: ThingView, field: string): string => {
+  const note = noteOf(thing, field);
   return note.startsWith(IDLE) ? note : '';
 };
 
@@ -62,7 +63,7 @@ export function ThingEditor({ kind, thing, others, onCopied, onRemoved, children
   const groups = [...groupBy(kind.fields, (f) => f.group)];
   // What cannot show at all just now is a line with the reason.
   const reason = (fields: readonly SettingView[]) => {
-    const notes = new Set(fields.map((f) => noteOf(thing, f.id)));
+    const notes = new Set(fields.map((f) => idleNote(thing, f.id)));
     return notes.size === 1 ? ([...notes][0] ?? '') : '';
   };
   const settings = (fields: readonly SettingView[], label: string, heading?: string) => (

@@ -19,7 +19,7 @@ public sealed record Background(string Id, string Name, string CssName, Immutabl
     public Value Blur { get; init; } = new NumberValue(0, "px");
 }
 
-/// <param name="Fill">A colour, a gradient or a picture; of the rest a picture reads what it has.</param>
+/// <param name="Fill">A colour, a gradient, a picture or a clip; of the rest each reads what it has.</param>
 public sealed record BackgroundLayer(string Id, Value Fill) : IListed
 {
     /// <summary>How much of it is seen, %.</summary>
@@ -30,6 +30,9 @@ public sealed record BackgroundLayer(string Id, Value Fill) : IListed
 
     /// <summary>Whether it is painted.</summary>
     public Value Shown { get; init; } = new WordValue("on");
+
+    /// <summary>Whether a radial gradient has its centre where it says itself, or on the text it lies behind.</summary>
+    public Value Centre { get; init; } = new WordValue(AsGradient);
 
     /// <summary>Whether a picture covers the box, is wholly in it, or has its own size.</summary>
     public Value Fit { get; init; } = new WordValue("cover");
@@ -72,6 +75,9 @@ public sealed record BackgroundLayer(string Id, Value Fill) : IListed
 
     /// <summary>Stands where the picture's own focal point counts.</summary>
     public const string AsPicture = "picture";
+
+    /// <summary>Stands where the gradient's own centre counts.</summary>
+    public const string AsGradient = "gradient";
 }
 
 /// <summary>A gradient. Of the geometry each kind reads what it has.</summary>

@@ -15,7 +15,10 @@ namespace Sandbar.Core.Rendering;
 /// </summary>
 public static class FillLayers
 {
-    private const string Class = "fill";
+    private const string Class = "fill", Following = "fill-follows";
+
+    /// <summary>The name of the text that a light lies behind (CSS Anchor Positioning 1): the first heading of what wears it, or its first paragraph where it has none.</summary>
+    private const string Text = "--behind-text";
 
     /// <summary>The name of the timeline that goes with a box through the window (Scroll-driven Animations 1), and of what is moved along it.</summary>
     public const string Timeline = "--passes", Moves = "move-slower";
@@ -28,8 +31,14 @@ public static class FillLayers
 
     private static readonly ConditionalWeakTable<Background, Tuple<PaletteFoundation, IReadOnlyList<Rule>>> Toned = [];
 
+    private const string Headings = "h1, h2, h3, h4, h5, h6";
+
     /// <summary>The class of a background's element.</summary>
     public static string ClassOf(Background background) => $"{Class}-{background.CssName}";
+
+    private static string ClassesOf(Background background) => $"{Class} {ClassOf(background)}{(background.Layers.Any(Follows) ? $" {Following}" : "")}";
+
+    private static bool Follows(BackgroundLayer layer) => BackgroundKind.IsOn(layer) && BackgroundKind.Follows(layer);
 
     /// <summary>Whether an element has one of them in it, shown or not.</summary>
     public static bool IsIn(Css.Documents.Element element) => element.Children.Any(c => c.Classes.Contains(Class));
@@ -43,7 +52,7 @@ public static class FillLayers
     internal static void Write(PageWriter page, Background background, bool isLater)
     {
         var html = page.Html;
-        html.Element("div", [("class", $"{Class} {ClassOf(background)}"), ("aria-hidden", "true")], () =>
+        html.Element("div", [("class", ClassesOf(background)), ("aria-hidden", "true")], () =>
         {
             foreach (var layer in BackgroundKind.Painted(background).Reverse())
             {
@@ -79,7 +88,7 @@ public static class FillLayers
     /// <summary>What its markup is made from, besides its class: as long as it is the same, so is the markup.</summary>
     public static string Markup(Site site, Background background) =>
         string.Join(' ', BackgroundKind.Painted(background).Select(l => ItemOf(site, l) is not { } item || BackgroundKind.IsTiled(l) ? "-"
-            : item.IsPicture ? $"{item.File} {item.Hash} {item.Width} {item.Height}" : $"{item.File} {item.Hash} {item.Width} {item.Height} {item.Address} {item.Poster} {l.Loop} {l.From} {l.Until} {l.Sound}").Prepend(ClassOf(background)));
+            : item.IsPicture ? $"{item.File} {item.Hash} {item.Width} {item.Height}" : $"{item.File} {item.Hash} {item.Width} {item.Height} {item.Address} {item.Poster} {l.Loop} {l.From} {l.Until} {l.Sound}").Prepend(ClassesOf(background)));
 
     /// <summary>Layers drawn by themselves, in a scheme: elements over each other, to be blended within what holds them. Nothing of it follows the page.</summary>
     /// <param name="layers">The first on top.</param>
@@ -118,6 +127,15 @@ public static class FillLayers
             yield return Ground("fill controls", $".{ReleaseScript.Controls}", ("position", "absolute"), ("inset-block-end", "12px"), ("inset-inline-end", "12px"), ("display", "flex"), ("gap", "8px"), ("margin", "0"));
             yield return Ground("fill control", $".{ReleaseScript.Controls} > button", ("padding", "6px 12px"), ("border", "1px solid currentcolor"), ("border-radius", "4px"), ("background", Role(site, RoleKind.Ground)), ("color", Role(site, RoleKind.Text)), ("font", "inherit"), ("font-size", "0.8125rem"), ("cursor", "pointer"));
         }
+        if (backgrounds.Exists(b => b.Layers.Any(Follows)))
+        {
+            const string Wearing = $":has(> .{Following})";
+            yield return Ground("fill follows", $".{Following}", ("clip-path", "border-box"), ("container-type", "size")) with { Needs = Needs.Anchors };
+            yield return Ground("fill follows in", Wearing, ("anchor-scope", Text)) with { Needs = Needs.Anchors };
+            // What wears one within what wears one has its own.
+            var texts = new[] { "", $"{Wearing} " }.SelectMany(around => new[] { First($"{around}{Wearing}", Headings), First($"{around}{Wearing}:not(:has({Headings}))", "p") });
+            yield return Ground("fill follows text", string.Join(", ", texts), ("anchor-name", Text)) with { Needs = Needs.Anchors };
+        }
         foreach (var background in backgrounds)
         {
             foreach (var rule in roleSteps.Noting(Of(site, background))) yield return rule;
@@ -140,7 +158,7 @@ public static class FillLayers
         var element = $".{ClassOf(background)}";
         var around = new List<(string, string)>();
         // What stands still in the window is cut off by this alone.
-        if (layers.Exists(l => IsAttached(l, BackgroundKind.Fixed))) around.Add(("clip-path", "inset(0)"));
+        if (layers.Exists(l => IsAttached(l, BackgroundKind.Fixed))) around.Add(("clip-path", "border-box"));
         if (layers.Exists(l => IsAttached(l, BackgroundKind.Slower))) around.Add(("view-timeline", $"{Timeline} block"));
         if (around.Count > 0) yield return Rule(background, "", element, "", Needs.Nothing, around);
         foreach (var (n, layer) in layers.Index())
@@ -155,6 +173,15 @@ public static class FillLayers
             if (IsToned(layer)) own.Add(("filter", $"var({ToneOf(background, layer)})"));
             if (IsAttached(layer, BackgroundKind.Fixed)) own.Add(("position", "fixed"));
             if (own.Count > 0) yield return Rule(background, layer.Id, selector, "", Needs.Nothing, own);
+            if (Light(reads, layer) is { } light)
+            {
+                // Twice as large as the box, it covers that from wherever in it the text lies.
+                yield return Rule(background, layer.Id, $":has({Headings}, p) > {selector}", "on its text", Needs.Anchors,
+                [
+                    ("position", "fixed"), ("position-anchor", Text), ("inset", "auto"), ("inline-size", "200cqw"), ("block-size", "200cqh"),
+                    ("left", "anchor(center)"), ("top", "anchor(center)"), ("translate", "-50% -50%"), ("background", light),
+                ]);
+            }
             if (isPicture && !BackgroundKind.IsTiled(layer))
                 yield return Rule(background, layer.Id, $"{selector} > *", "picture", Needs.Nothing, [("object-fit", FitOf(layer)), ("object-position", Position(reads, layer))]);
             if (IsAttached(layer, BackgroundKind.Slower))
@@ -184,6 +211,17 @@ public static class FillLayers
     }
 
     private static string ToneOf(Background background, BackgroundLayer layer) => $"--tone-{background.CssName}-{background.Layers.IndexOf(layer) + 1}";
+
+    /// <summary>The light that follows a text, as it is painted in the middle of its element; null of what follows none.</summary>
+    private static string? Light(SiteReads reads, BackgroundLayer layer) =>
+        BackgroundKind.Follows(layer) && reads.Thing<Gradient>((ReferenceValue)layer.Fill) is var gradient ? GradientKind.Centred(reads, gradient, color => ValueForms.Css(reads, color)) : null;
+
+    /// <summary>A selector for the first element within another that some selectors match.</summary>
+    private static string First(string within, string selectors)
+    {
+        var before = $"{within} :is({selectors}, :has({selectors}))";
+        return $"{within} :is({selectors}):not({before} ~ *, {before} ~ * *)";
+    }
 
     private static IEnumerable<(string, string)> Painted(SiteReads reads, BackgroundLayer layer)
     {

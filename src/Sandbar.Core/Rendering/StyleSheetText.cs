@@ -121,6 +121,7 @@ public static class StyleSheetText
         needs.HasFlag(Needs.RelativeColors) ? "@supports (color: oklch(from red l c h))"
         : needs.HasFlag(Needs.MixedGradients) ? "@supports (background: linear-gradient(in oklab, red, red))"
         : needs.HasFlag(Needs.Scrolling) ? "@supports (animation-timeline: view())"
+        : needs.HasFlag(Needs.Anchors) ? "@supports (anchor-scope: all)"
         : "";
 
     /// <summary>On stage states can be forced, and nothing moves of itself: only while it is played.</summary>

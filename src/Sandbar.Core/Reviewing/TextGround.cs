@@ -9,6 +9,7 @@ using Sandbar.Core.Rendering;
 using Sandbar.Core.Styling;
 using Sandbar.Css.Cascade;
 using Sandbar.Css.Colors;
+using Sandbar.Css.Computing;
 using Sandbar.Css.Documents;
 using Sandbar.Css.Images;
 using Sandbar.Css.Properties;
@@ -191,7 +192,7 @@ internal sealed class TextGround
             // The page's own ground is painted all over the window, over a box as large as the root's (CSS Backgrounds 3, §2.11.2).
             var over = element.Name == "body" ? measured.Elements[0] : box;
             if (ColorText.TryParse(style.Text(Background), out var color) && color.Alpha > 0) layers.Add(new FlatLayer(over.Box, Gamut.Rounded(color), 1, "normal"));
-            if (Images(style, over.Box, over.Inner) is not { } images) return (null, "A picture or gradient is placed by what you wrote, which is not reckoned.");
+            if (Images(style, over.Box, over.Box, over.Inner, ImageSurroundings.Alone) is not { } images) return (null, "A picture or gradient is placed by what you wrote, which is not reckoned.");
             layers.AddRange(images);
             (string, string)? fill = images.Count > 0 && ColorSourcesOf(style) is { Fill: { } worn } ? worn : null;
             foreach (var child in element.Children.Where(c => c.Classes.Contains("fill")))
@@ -199,7 +200,7 @@ internal sealed class TextGround
                 if (Site.Fills.Backgrounds.FirstOrDefault(b => child.Classes.Contains(FillLayers.ClassOf(b))) is not { } background) continue;
                 var on = styles.Places.Of(page.Document, child, page.KindOf(child), place);
                 if (window.Of(on).Text(Display) == "none") continue;
-                var (painted, why) = Elements(background, on, child, box.Inner);
+                var (painted, why) = Elements(background, on, child, box);
                 if (why.Length > 0) return (null, why);
                 layers.AddRange(painted);
                 fill = (BackgroundKind.Kind, background.Id);
@@ -211,11 +212,11 @@ internal sealed class TextGround
         private ColorSource ColorSourcesOf(ElementStyle style) => new ColorSources(styles).Of(style, Image, Site.Palette.Schemes[0], Color.Black);
 
         /// <summary>The gradients of an element, the lowest first; null where they lie otherwise than all over its box, or where it takes a layout to know how.</summary>
-        private static List<PaintedLayer>? Images(ElementStyle style, MeasuredBoxOnPage box, MeasuredBoxOnPage inner)
+        private static List<PaintedLayer>? Images(ElementStyle style, MeasuredBoxOnPage clip, MeasuredBoxOnPage box, MeasuredBoxOnPage inner, ImageSurroundings around)
         {
             try
             {
-                return Gradients(style, box, inner);
+                return Gradients(style, clip, box, inner, around);
             }
             catch (FormatException)
             {
@@ -223,7 +224,7 @@ internal sealed class TextGround
             }
         }
 
-        private static List<PaintedLayer>? Gradients(ElementStyle style, MeasuredBoxOnPage box, MeasuredBoxOnPage inner)
+        private static List<PaintedLayer>? Gradients(ElementStyle style, MeasuredBoxOnPage clip, MeasuredBoxOnPage box, MeasuredBoxOnPage inner, ImageSurroundings around)
         {
             var text = style.Text(Image);
             if (text == "none") return [];
@@ -238,16 +239,18 @@ internal sealed class TextGround
                 if (layer is not [FunctionValue function] || !GradientImage.IsGradient(function)) return null;
                 var origin = origins[n % origins.Length] switch { "border-box" => box, "padding-box" => inner, _ => null };
                 if (origin is null) return null;
-                layers.Add(new GradientLayer(box, origin, GradientImage.Of(function, origin.Width, origin.Height, ImageSurroundings.Alone), 1, modes[n % modes.Length]));
+                layers.Add(new GradientLayer(clip, origin, GradientImage.Of(function, origin.Width, origin.Height, around), 1, modes[n % modes.Length]));
             }
             return layers;
         }
 
-        private (IReadOnlyList<PaintedLayer> Layers, string Why) Elements(Background background, Place fill, Element element, MeasuredBoxOnPage box)
+        private (IReadOnlyList<PaintedLayer> Layers, string Why) Elements(Background background, Place fill, Element element, MeasuredElement wearing)
         {
+            var box = wearing.Inner;
             if (box is not { Width: > 0, Height: > 0 }) return ([], "");
+            var around = ImageSurroundings.Alone with { Lengths = Lengths.Initial with { Container = isHeight => isHeight ? box.Height : box.Width } };
             var painted = new List<PaintedLayer>();
-            foreach (var (layer, child) in BackgroundKind.Painted(background).Reverse().Zip(element.Children))
+            foreach (var (n, (layer, child)) in BackgroundKind.Painted(background).Reverse().Zip(element.Children).Index())
             {
                 var opacity = (double)layer.Opacity.Amount() / 100;
                 var blend = layer.Blend.Code();
@@ -256,7 +259,9 @@ internal sealed class TextGround
                     var style = window.Of(styles.Places.Of(page.Document, child, page.KindOf(child), fill));
                     var own = new List<PaintedLayer>();
                     if (ColorText.TryParse(style.Text(Background), out var color) && color.Alpha > 0) own.Add(new FlatLayer(box, Gamut.Rounded(color), opacity, blend));
-                    if (Images(style, box, box) is not { } images) return ([], "A layer is placed by what you wrote, which is not reckoned.");
+                    // One that follows a text is where the stage found it.
+                    var on = BackgroundKind.Follows(layer) ? wearing.Lights.FirstOrDefault(l => l.Fill == FillLayers.ClassOf(background) && l.At == n)?.Box ?? box : box;
+                    if (Images(style, box, on, on, around) is not { } images) return ([], "A layer is placed by what you wrote, which is not reckoned.");
                     // A mesh is several images of one element: they are faded and mixed as one.
                     own.AddRange(images);
                     painted.AddRange(own.Count == 1 ? own.Select(l => l with { Opacity = opacity, Blend = blend }) : own.Count == 0 ? [] : [new GroupLayer(box, [.. own.Select(l => l with { Opacity = 1, Blend = "normal" })], opacity, blend)]);

@@ -38,6 +38,9 @@ public enum Needs
 
     /// <summary>A page that is printed.</summary>
     Print = 64,
+
+    /// <summary>A browser that places things by where others lie (CSS Anchor Positioning 1, with scopes).</summary>
+    Anchors = 128,
 }
 
 /// <summary>Something a value can refer to: described once, and found by <see cref="Kinds"/>.</summary>

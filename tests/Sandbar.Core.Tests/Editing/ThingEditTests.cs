@@ -49,6 +49,7 @@ public class ThingEditTests
             // Of a picture more counts than of a gradient.
             if (field.Id is "fill" or "opacity" or "blend" or "shown") return Demo.Site;
             var site = Demo.Site;
+            if (field.Id == "centre") return ((Background)thing).Layers.Aggregate(site, (before, layer) => before.After(new SetThing(code, layer.Id, "fill", "lamplight", thing.Id)));
             foreach (var layer in ((Background)thing).Layers)
             {
                 foreach (var (id, text) in new[] { ("fill", "picture evening beds"), ("fit", field.Id == "repeat" ? "own size" : "covers the box"), ("attachment", field.Id == "slower" ? "slower than it" : "with the page"), ("toning", field.Id is "shadows" or "highlights" ? "in two colours" : "as it is") })

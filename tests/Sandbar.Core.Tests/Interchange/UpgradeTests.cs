@@ -119,7 +119,7 @@ public partial class UpgradeTests
         foreach (var background in document["fills"]!["backgrounds"]!.AsArray())
         {
             Without(background!, "group", "blur");
-            foreach (var layer in background!["layers"]!.AsArray()) Without(layer!, "opacity", "blend", "shown", "fit", "repeat", "focusX", "focusY", "attachment", "slower", "toning", "shadows", "highlights", "loop", "from", "until", "sound");
+            foreach (var layer in background!["layers"]!.AsArray()) Without(layer!, "opacity", "blend", "shown", "centre", "fit", "repeat", "focusX", "focusY", "attachment", "slower", "toning", "shadows", "highlights", "loop", "from", "until", "sound");
         }
         foreach (var item in document["shelf"]!.AsArray()) Without(item!, "alt", "focusX", "focusY", "address", "poster");
         foreach (var gradient in document["fills"]!["gradients"]!.AsArray())

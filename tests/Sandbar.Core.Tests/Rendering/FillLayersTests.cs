@@ -33,6 +33,30 @@ public class FillLayersTests
         Assert.Contains(".own-workshops-head > .fill-evening-at-the-beds {\n    display: block;", Sheet(Demo.Site), StringComparison.Ordinal);
     }
 
+    /// <summary>How far it goes does not follow: as far as from its own centre, whatever its extent is of.</summary>
+    [Theory]
+    [InlineData("ellipse", "farthest corner", "87.6812cqw 73.5391cqh")]
+    [InlineData("ellipse", "closest side", "38cqw 48cqh")]
+    [InlineData("circle", "closest side", "circle min(38cqw, 48cqh)")]
+    [InlineData("circle", "farthest side", "circle max(62cqw, 52cqh)")]
+    [InlineData("circle", "closest corner", "circle hypot(38cqw, 48cqh)")]
+    [InlineData("ellipse", "own reach", "50cqw 50cqh")]
+    public void A_light_lies_on_its_text_and_goes_as_far_as_from_its_own_centre(string shape, string extent, string reach)
+    {
+        var sheet = Sheet(Demo.Site.After(new SetThing(GradientKind.Kind, "lamp", "shape", shape)).After(new SetThing(GradientKind.Kind, "lamp", "extent", extent)));
+        Assert.Contains("@supports (anchor-scope: all)", sheet, StringComparison.Ordinal);
+        Assert.Contains($"background: radial-gradient({reach} at center in oklab,", sheet, StringComparison.Ordinal);
+        // Elsewhere it stays where the gradient has it.
+        Assert.Contains(".fill-lamp-on-the-words > :nth-child(2) {\n    background: var(--gradient-lamp);", sheet, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void What_is_no_light_follows_nothing()
+    {
+        foreach (var (of, id, within, field, text) in new[] { (GradientKind.Kind, "lamp", null, "kind", "conic"), (BackgroundKind.Kind, "layer-1", "lamp-on-the-words", "centre", "as in the gradient"), (BackgroundKind.Kind, "layer-1", "lamp-on-the-words", "shown", "off") })
+            Assert.DoesNotContain("position-anchor", Sheet(Demo.Site.After(new SetThing(of, id, field, text, within))), StringComparison.Ordinal);
+    }
+
     [Fact]
     public void A_look_wears_one_at_some_widths_and_in_some_states_and_a_block_may_not()
     {
@@ -104,7 +128,7 @@ public class FillLayersTests
         Assert.Contains("@media screen and (prefers-reduced-motion: no-preference)", sheet, StringComparison.Ordinal);
         Assert.Contains($"@keyframes {FillLayers.Moves}", sheet, StringComparison.Ordinal);
         Assert.DoesNotContain(FillLayers.Moves, Sheet(Demo.Site), StringComparison.Ordinal);
-        Assert.Contains("clip-path: inset(0)", Sheet(With("attachment", "stands still")), StringComparison.Ordinal);
+        Assert.Contains("clip-path: border-box", Sheet(With("attachment", "stands still")), StringComparison.Ordinal);
     }
 
     [Fact]
@@ -139,7 +163,7 @@ public class FillLayersTests
         Assert.Contains(ContrastPairs.Of(without, TestContext.Current.CancellationToken), p => p.Places.Any(at => at.Block == "workshops-title"));
         Assert.Contains(TextContrasts.ToMeasure(Demo.Site, TestContext.Current.CancellationToken), p => p.Page == "workshops" && p.Blocks.Contains("workshops-title"));
         Assert.DoesNotContain(TextContrasts.ToMeasure(without, TestContext.Current.CancellationToken), p => p.Blocks.Contains("workshops-title"));
-        Assert.Empty(TextContrasts.ToMeasure(without.After(new DropOwn("membership-prices", "background")).After(new DropOwn("workshops-place", "background")), TestContext.Current.CancellationToken));
+        Assert.Empty(TextContrasts.ToMeasure(Demo.WithoutOwnFills, TestContext.Current.CancellationToken));
     }
 
     /// <summary>A clip waits for the script: with nothing but its poster where there is none, or where less motion is asked for.</summary>

@@ -3,6 +3,7 @@ import type { ThingView } from '../../api/client';
 import { TextsOver } from '../../readings/TextsOver';
 import { DrawnFill } from './DrawnFill';
 import { LayersTable } from './LayersTable';
+import { LightLayer } from './LightLayer';
 import { PictureLayer } from './PictureLayer';
 import { useBackground } from './useBackground';
 
@@ -33,9 +34,15 @@ export function BackgroundDrawing({ thing }: { thing: ThingView }) {
     <div className="drawing background-drawing">
       <DrawnFill className="background-whole" html={background.html} />
       {background.isElements && (
-        <p className="quiet">Pictures and clips are elements of their own behind what a section, group, card, header or footer holds.</p>
+        <p className="quiet">
+          Pictures, clips and lights that follow a text are elements of their own behind what a section, group, card, header or footer
+          holds.
+        </p>
       )}
       <LayersTable thing={thing} background={background} chosen={chosen?.id ?? null} onChoose={setWanted} />
+      {chosen && layer && layer.placed === null && (
+        <LightLayer key={chosen.id} thing={thing} item={chosen} name={`Layer ${items.indexOf(chosen) + 1} of ${thing.name}`} />
+      )}
       {chosen && layer && layer.placed !== null && (
         <PictureLayer
           key={chosen.id}

@@ -1,14 +1,15 @@
 import { useState } from 'react';
-import type { Edit, Schemas, SettingView, ThingView } from '../../api/client';
-import { fieldOf, kindOf, namesIn } from '../../site/catalogue';
+import type { Edit, Schemas, ThingView } from '../../api/client';
+import { kindOf } from '../../site/catalogue';
 import { useActions, useEditing } from '../../site/editingContext';
 import { groupBy } from '../../ui/groupBy';
 import { Problem } from '../../ui/Problem';
-import { ValueCell } from '../../values/ValueCell';
 import { Crops } from './Crops';
 import { FocusBox } from './FocusBox';
+import { LayerSettings } from './LayerSettings';
 
-/** The heading of what clips alone have. */
+/** The headings of what pictures have, and of what clips alone have. */
+const PLACED = ['Picture', 'Toning'];
 const CLIP = 'Clip';
 
 interface Props {
@@ -30,7 +31,7 @@ export function PictureLayer({ thing, background, item, layer, name }: Props) {
   const [problem, setProblem] = useState<string | null>(null);
   if (!picture || !described) return null;
   const set = (field: string, text: string): Edit => ({ kind: 'setThing', of: 'background', in: thing.id, id: item.id, field, text });
-  const groups = [...groupBy(described.fields, (f) => f.group)].filter(([group]) => group !== '' && (isClip || group !== CLIP));
+  const groups = [...groupBy(described.fields, (f) => f.group)].filter(([group]) => PLACED.includes(group) || (isClip && group === CLIP));
   const tone = (shadows: string, highlights: string) =>
     void make(
       {
@@ -71,49 +72,10 @@ export function PictureLayer({ thing, background, item, layer, name }: Props) {
       <Crops name={name} classes={[background.class]} html={layer.html} />
       <div className="setting-groups">
         {groups.map(([group, fields]) => (
-          <table key={group} className="values settings" aria-label={`${group} of ${name}`}>
-            <thead>
-              <tr>
-                <th scope="colgroup" colSpan={2}>
-                  {group}
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {fields.map((setting) => (
-                <LayerSetting key={setting.id} setting={setting} item={item} name={name} edit={(text) => set(setting.id, text)} />
-              ))}
-            </tbody>
-          </table>
+          <LayerSettings key={group} group={group} fields={fields} item={item} name={name} edit={set} />
         ))}
       </div>
       <Problem text={problem} />
     </div>
-  );
-}
-
-interface LayerSettingProps {
-  setting: SettingView;
-  item: Schemas['ThingItemView'];
-  name: string;
-  edit: (text: string) => Edit;
-}
-
-function LayerSetting({ setting, item, name, edit }: LayerSettingProps) {
-  const names = useEditing((e) => e.site.names);
-  const note = item.fields.find((f) => f.id === setting.id)?.note ?? '';
-  return (
-    <tr className={note === '' ? '' : 'idle'} title={note || undefined}>
-      <th scope="row">{setting.name}</th>
-      <td>
-        <ValueCell
-          name={`${setting.name} of ${name}`}
-          text={fieldOf(item, setting.id)}
-          inherited={null}
-          names={namesIn(names, setting)}
-          edit={(text) => edit(text ?? '')}
-        />
-      </td>
-    </tr>
   );
 }

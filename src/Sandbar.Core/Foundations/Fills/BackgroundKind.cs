@@ -9,16 +9,16 @@ namespace Sandbar.Core.Foundations.Fills;
 
 /// <summary>
 /// Named backgrounds: layers of colours, gradients, pictures and clips, blended as Compositing and Blending 1 has it. Colours and gradients are images of CSS on the box
-/// itself; with a picture or clip among them, the layers are elements behind what the box holds (<see cref="NeedsElement"/>), since no image of CSS is kept in sight by a
-/// focal point, toned or faded.
+/// itself; with a picture or clip among them, or a light that follows a text, the layers are elements behind what the box holds (<see cref="NeedsElement"/>), since no image
+/// of CSS is kept in sight by a focal point, toned, faded, or placed by another box.
 /// </summary>
 public sealed class BackgroundKind : NamedKind<Background>
 {
     public const string Kind = "background";
 
-    public const string Cover = "cover", OwnSize = "own", Fixed = "fixed", Slower = "slower", TwoColors = "two", Ends = "end", OnRequest = "request";
+    public const string Cover = "cover", OwnSize = "own", Fixed = "fixed", Slower = "slower", TwoColors = "two", Ends = "end", OnRequest = "request", OnText = "text";
 
-    private const string On = "on", Normal = "normal", Fit = "Picture", Tone = "Toning", Playing = "Clip";
+    private const string On = "on", Normal = "normal", Fit = "Picture", Tone = "Toning", Playing = "Clip", Light = "Light";
 
     private static readonly ImmutableArray<Word> Repeats =
     [
@@ -53,6 +53,7 @@ public sealed class BackgroundKind : NamedKind<Background>
         new Field<BackgroundLayer>(new() { Id = "opacity", Name = "Opacity", Kind = new NumberValues("%"), Min = 0, Max = 100 }, l => l.Opacity, (l, value) => l with { Opacity = value }),
         new Field<BackgroundLayer>(new() { Id = "blend", Name = "Blend", Kind = new WordValues(), Words = Blends }, l => l.Blend, (l, value) => l with { Blend = value }),
         new Field<BackgroundLayer>(new() { Id = "shown", Name = "Shown", Kind = new WordValues(), Words = [new(On, On, ""), new("off", "off", "")] }, l => l.Shown, (l, value) => l with { Shown = value }),
+        new Field<BackgroundLayer>(Words("centre", "Centre", Light, new(BackgroundLayer.AsGradient, "as in the gradient", ""), new(OnText, "on the text it lies behind", "")), l => l.Centre, (l, value) => l with { Centre = value }),
         new Field<BackgroundLayer>(Words("fit", "Fit", Fit, new(Cover, "covers the box", Cover), new("contain", "wholly in the box", "contain"), new(OwnSize, "own size", "auto")), l => l.Fit, (l, value) => l with { Fit = value }),
         new Field<BackgroundLayer>(Words("repeat", "Repeats", Fit, [.. Repeats]), l => l.Repeat, (l, value) => l with { Repeat = value }),
         new Field<BackgroundLayer>(Focus("focus-x", "In sight across"), l => l.FocusX, (l, value) => l with { FocusX = value }),
@@ -81,6 +82,7 @@ public sealed class BackgroundKind : NamedKind<Background>
         {
             "fit" or "repeat" or "focus-x" or "focus-y" or "attachment" or "slower" or "toning" or "shadows" or "highlights" when !IsPlaced(layer) => "shows once it is a picture or a clip",
             "loop" or "from" or "until" or "sound" when !IsClip(layer) => "shows once it is a clip",
+            "centre" when !IsRadial(site, layer) => "shows once it is a radial gradient",
             "repeat" when IsClip(layer) || layer.Fit.Code() != OwnSize => "shows once it has its own size",
             "slower" when layer.Attachment.Code() != Slower => "shows once it moves slower",
             "shadows" or "highlights" when layer.Toning.Code() != TwoColors => "shows once it is toned",
@@ -105,7 +107,7 @@ public sealed class BackgroundKind : NamedKind<Background>
     private static IEnumerable<Problem> Roomless(Site site, IListed thing) => NeedsElement((Background)thing)
         ? from use in Uses.Of(site, Kind, thing.Id)
           where !HasRoom(site, use.Place, thing.Id)
-          select new Problem("", $"{((Background)thing).Name} would hold a picture or clip, and {use.Words} has no room for one behind what it holds.")
+          select new Problem("", $"{((Background)thing).Name} would hold a picture, a clip or a light that follows a text, and {use.Words} has no room for one behind what it holds.")
         : [];
 
     private static bool HasRoom(Site site, UsePlace place, string id) => place switch
@@ -119,7 +121,7 @@ public sealed class BackgroundKind : NamedKind<Background>
     private static bool Takes(string part, string property) => PartCatalogue.Find(part)?.Property(property)?.Kind.Types.Contains(CssType.Layers) ?? true;
 
     /// <summary>Whether its layers are elements of the page: then only what has room for them can wear it.</summary>
-    public static bool NeedsElement(Background background) => background.Layers.Any(l => IsOn(l) && IsPlaced(l));
+    public static bool NeedsElement(Background background) => background.Layers.Any(l => IsOn(l) && (IsPlaced(l) || Follows(l)));
 
     /// <summary>Those of its layers that are painted, the first on top.</summary>
     public static IEnumerable<BackgroundLayer> Painted(Background background) => background.Layers.Where(IsOn);
@@ -128,6 +130,12 @@ public sealed class BackgroundKind : NamedKind<Background>
 
     /// <summary>Whether it is a picture or a clip, which has a place in its box.</summary>
     public static bool IsPlaced(BackgroundLayer layer) => IsClip(layer) || layer.Fill is ReferenceValue { To: PictureKind.Kind };
+
+    /// <summary>Whether it is a gradient that is to lie behind a text, wherever that is.</summary>
+    public static bool Follows(BackgroundLayer layer) => layer.Centre.Code() == OnText && layer.Fill is ReferenceValue { To: GradientKind.Kind };
+
+    private static bool IsRadial(Site site, BackgroundLayer layer) =>
+        layer.Fill is ReferenceValue { To: GradientKind.Kind } reference && site.Fills.Gradients.Find(reference.Id) is { } gradient && gradient.Kind.Code() == GradientKind.Radial;
 
     /// <summary>Whether a picture has its own size, and goes on beside itself.</summary>
     public static bool IsTiled(BackgroundLayer layer) => !IsClip(layer) && layer.Fit.Code() == OwnSize;

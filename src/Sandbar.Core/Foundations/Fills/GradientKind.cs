@@ -12,7 +12,7 @@ public sealed class GradientKind : NamedKind<Gradient>
 
     public const string Linear = "linear", Radial = "radial", Conic = "conic", OwnReach = "own", Repeating = "repeating";
 
-    private const string Course = "Course", Mixing = "Mixing";
+    private const string Way = "Course", Mixing = "Mixing";
 
     private static readonly ImmutableArray<Word> Extents =
     [
@@ -101,34 +101,55 @@ public sealed class GradientKind : NamedKind<Gradient>
 
     /// <summary>A gradient as CSS: one image, of a mesh a list of them.</summary>
     /// <param name="color">What its colours are written as.</param>
-    public static string Css(SiteReads reads, Gradient gradient, Func<Value, string> color)
-    {
-        string Seen(GradientStop stop) => ShadowLayerForm.Faded(color(stop.Color), ValueForms.Css(reads, stop.Alpha));
-        if (IsMesh(gradient)) return MeshCss(gradient, color);
-        var stops = new List<string>();
-        var places = Places(gradient);
-        for (var i = 0; i < gradient.Stops.Length; i++)
-        {
-            stops.Add($"{Seen(gradient.Stops[i])} {NumberForm.Css(places[i], "%")}");
-            if (Hint(gradient, places, i) is { } hint) stops.Add(NumberForm.Css(hint, "%"));
-        }
-        return Css(reads, gradient, Space(gradient), stops);
-    }
+    public static string Css(SiteReads reads, Gradient gradient, Func<Value, string> color) =>
+        IsMesh(gradient) ? MeshCss(gradient, color) : Css(gradient, Course(reads, gradient), Space(gradient), StopsCss(reads, gradient, color));
 
     /// <summary>The same geometry with other stops.</summary>
     /// <param name="space">What colours are mixed in, with the way of hues; empty where it is not said.</param>
-    internal static string Css(SiteReads reads, Gradient gradient, string space, IEnumerable<string> stops)
+    internal static string Css(SiteReads reads, Gradient gradient, string space, IEnumerable<string> stops) => Css(gradient, Course(reads, gradient), space, stops);
+
+    /// <summary>A radial one from the middle of what it is painted on, going as far as it goes in the container from its own centre; null of other kinds.</summary>
+    internal static string? Centred(SiteReads reads, Gradient gradient, Func<Value, string> color) =>
+        gradient.Kind.Code() == Radial ? Css(gradient, $"{Reach(gradient)} at center", Space(gradient), StopsCss(reads, gradient, color)) : null;
+
+    /// <summary>How far a radial one goes, in units of the container it lies in (CSS Images 3, §3.2.1; CSS Conditional 5, §5).</summary>
+    private static string Reach(Gradient gradient)
+    {
+        static decimal Side(Value at, bool isFarthest) => (Math.Abs(at.Amount()), Math.Abs(100 - at.Amount())) is var (before, after) && isFarthest ? Math.Max(before, after) : Math.Min(before, after);
+        static string Of(decimal across, decimal down, string between) => $"{NumberForm.Css(decimal.Round(across, 4), "cqw")}{between}{NumberForm.Css(decimal.Round(down, 4), "cqh")}";
+        var extent = gradient.Extent.Code();
+        if (extent == OwnReach) return Of(gradient.ReachX.Amount(), gradient.ReachY.Amount(), " ");
+        var (isFarthest, isCorner) = (extent.StartsWith("farthest", StringComparison.Ordinal), extent.EndsWith("corner", StringComparison.Ordinal));
+        var (across, down) = (Side(gradient.X, isFarthest), Side(gradient.Y, isFarthest));
+        if (gradient.Shape.Code() == "circle") return $"circle {(isCorner ? "hypot" : isFarthest ? "max" : "min")}({Of(across, down, ", ")})";
+        // The corner lies on the ellipse √2 as large as the one through the sides.
+        var larger = isCorner ? (decimal)Math.Sqrt(2) : 1;
+        return Of(across * larger, down * larger, " ");
+    }
+
+    private static string Css(Gradient gradient, string course, string space, IEnumerable<string> stops) =>
+        $"{(gradient.Repeats.Code() == Repeating ? "repeating-" : "")}{gradient.Kind.Code()}-gradient({course}{(space.Length > 0 ? $" in {space}" : "")}, {string.Join(", ", stops)})";
+
+    private static string Course(SiteReads reads, Gradient gradient)
     {
         string Number(Value value) => ValueForms.Css(reads, value);
         var centre = $"at {Number(gradient.X)} {Number(gradient.Y)}";
-        var line = gradient.Kind.Code() switch
+        return gradient.Kind.Code() switch
         {
             Radial => $"{RadialShape(gradient, Number)} {centre}",
             Conic => $"from {Number(gradient.Angle)} {centre}",
             _ => Directions.FirstOrDefault(w => w.Code == gradient.Toward.Code()) is { Css.Length: > 0 } toward ? toward.Css : Number(gradient.Angle),
         };
-        var repeating = gradient.Repeats.Code() == Repeating ? "repeating-" : "";
-        return $"{repeating}{gradient.Kind.Code()}-gradient({line}{(space.Length > 0 ? $" in {space}" : "")}, {string.Join(", ", stops)})";
+    }
+
+    private static IEnumerable<string> StopsCss(SiteReads reads, Gradient gradient, Func<Value, string> color)
+    {
+        var places = Places(gradient);
+        foreach (var (i, stop) in gradient.Stops.Index())
+        {
+            yield return $"{ShadowLayerForm.Faded(color(stop.Color), ValueForms.Css(reads, stop.Alpha))} {NumberForm.Css(places[i], "%")}";
+            if (Hint(gradient, places, i) is { } hint) yield return NumberForm.Css(hint, "%");
+        }
     }
 
     /// <summary>Where its stops lie, %: none before one before it.</summary>
@@ -175,15 +196,15 @@ public sealed class GradientKind : NamedKind<Gradient>
 
     protected override ImmutableArray<Field> Described() =>
     [
-        Of(new() { Id = "kind", Name = "Kind", Group = Course, Kind = new WordValues(), Words = [new(Linear, Linear), new(Radial, Radial), new(Conic, Conic), new(Gradient.Mesh, Gradient.Mesh)] }, g => g.Kind, (g, value) => g with { Kind = value }),
-        Of(new() { Id = "toward", Name = "Runs to", Group = Course, Kind = new WordValues(), Words = Directions }, g => g.Toward, (g, value) => g with { Toward = value }),
-        Of(new() { Id = "angle", Name = "Angle", Group = Course, Kind = new NumberValues("deg"), Min = 0, Max = 360 }, g => g.Angle, (g, value) => g with { Angle = value }),
-        Of(new() { Id = "shape", Name = "Shape", Group = Course, Kind = new WordValues(), Words = [new("ellipse", "ellipse"), new("circle", "circle")] }, g => g.Shape, (g, value) => g with { Shape = value }),
-        Of(new() { Id = "extent", Name = "Extent", Group = Course, Kind = new WordValues(), Words = Extents }, g => g.Extent, (g, value) => g with { Extent = value }),
-        Of(Percent("reach-x", "Reach across", Course, 1, 500), g => g.ReachX, (g, value) => g with { ReachX = value }),
-        Of(Percent("reach-y", "Reach down", Course, 1, 500), g => g.ReachY, (g, value) => g with { ReachY = value }),
-        Of(Percent("x", "Centre across", Course), g => g.X, (g, value) => g with { X = value }),
-        Of(Percent("y", "Centre down", Course), g => g.Y, (g, value) => g with { Y = value }),
+        Of(new() { Id = "kind", Name = "Kind", Group = Way, Kind = new WordValues(), Words = [new(Linear, Linear), new(Radial, Radial), new(Conic, Conic), new(Gradient.Mesh, Gradient.Mesh)] }, g => g.Kind, (g, value) => g with { Kind = value }),
+        Of(new() { Id = "toward", Name = "Runs to", Group = Way, Kind = new WordValues(), Words = Directions }, g => g.Toward, (g, value) => g with { Toward = value }),
+        Of(new() { Id = "angle", Name = "Angle", Group = Way, Kind = new NumberValues("deg"), Min = 0, Max = 360 }, g => g.Angle, (g, value) => g with { Angle = value }),
+        Of(new() { Id = "shape", Name = "Shape", Group = Way, Kind = new WordValues(), Words = [new("ellipse", "ellipse"), new("circle", "circle")] }, g => g.Shape, (g, value) => g with { Shape = value }),
+        Of(new() { Id = "extent", Name = "Extent", Group = Way, Kind = new WordValues(), Words = Extents }, g => g.Extent, (g, value) => g with { Extent = value }),
+        Of(Percent("reach-x", "Reach across", Way, 1, 500), g => g.ReachX, (g, value) => g with { ReachX = value }),
+        Of(Percent("reach-y", "Reach down", Way, 1, 500), g => g.ReachY, (g, value) => g with { ReachY = value }),
+        Of(Percent("x", "Centre across", Way), g => g.X, (g, value) => g with { X = value }),
+        Of(Percent("y", "Centre down", Way), g => g.Y, (g, value) => g with { Y = value }),
         Of(new() { Id = "repeats", Name = "Painted", Group = Mixing, Kind = new WordValues(), Words = [new("once", "once", ""), new(Repeating, "over and over", "")] }, g => g.Repeats, (g, value) => g with { Repeats = value }),
         Of(new() { Id = "space", Name = "Mixed in", Group = Mixing, Kind = new WordValues(), Words = Spaces }, g => g.Space, (g, value) => g with { Space = value }),
         Of(new() { Id = "hue", Name = "Hues go", Group = Mixing, Kind = new WordValues(), Words = Ways }, g => g.Hue, (g, value) => g with { Hue = value }),

@@ -9,11 +9,11 @@ internal static class MembershipPage
     public static readonly Page Page = new(
         "membership", "Membership", "membership", "Membership · Pellwyn Seed Library", "Who can borrow, what it costs, and the form to join.", "day",
         [
-            Section("membership-head", "Head", "Banner", null,
+            On("lamp-on-the-words", Section("membership-head", "Head", "Banner", null,
                 Stack("membership-head-text",
                     Paragraph("membership-eyebrow", "Eyebrow", "Membership"),
                     Heading("membership-title", 1, "Six packets a season, for as long as you bring some back"),
-                    Paragraph("membership-lead", "Lead", "Lending is free. Membership pays for the drawers, the heating and the tea."))),
+                    Paragraph("membership-lead", "Lead", "Lending is free. Membership pays for the drawers, the heating and the tea.")))),
             On("linen", Section("membership-prices", "Prices", "Raised", null,
                 Heading("membership-prices-title", 2, "Three ways to belong"),
                 Cards("membership-cards",

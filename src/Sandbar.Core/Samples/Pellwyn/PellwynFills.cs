@@ -7,13 +7,14 @@ using Sandbar.Core.Starting;
 
 namespace Sandbar.Core.Samples.Pellwyn;
 
-/// <summary>The fills of Pellwyn: a light, a bed, a frost, a garden, a veil; and a background of them.</summary>
+/// <summary>The fills of Pellwyn: lights, a bed, a frost, a garden, veils; and backgrounds of them.</summary>
 internal static class PellwynFills
 {
     public static FillFoundation Fills { get; } = new(
     [
         .. Starter.Fills.Gradients,
         Of("lamplight", GradientKind.Radial, "oklab", "lights", Stop(("husk", 2), 0), Stop(("husk", 0), 34), Stop(("leaf", 6), 72), Stop(("leaf", 4), 100)) with { X = Share(38), Y = Share(52) },
+        Of("lamp", GradientKind.Radial, "oklab", "lights", Stop(("pollen", 0), 0) with { Alpha = Share(38) }, Stop(("pollen", 0), 45) with { Alpha = Share(14) }, Stop(("pollen", 0), 100) with { Alpha = Share(0) }) with { X = Share(38), Y = Share(52) },
         Of("furrow", GradientKind.Linear, "oklch", "grounds", Stop(("leaf", 2), 0), Stop(("leaf", 0), 45), Stop(("leaf", -3), 100)) with { Angle = new NumberValue(165, "deg") },
         Of("first frost", GradientKind.Conic, "oklab", "lights", Stop(("husk", 0), 0), Stop(("rain", 5), 50), Stop(("husk", 0), 100)),
         Of("allotment", Gradient.Mesh, Gradient.Unsaid, "grounds",
@@ -39,6 +40,7 @@ internal static class PellwynFills
                 new("layer-1", new ReferenceValue(RoleKind.Kind, RoleKind.Ground)) { Opacity = Share(62) },
                 new("layer-2", new ReferenceValue(ClipKind.Kind, "rain")),
             ]) { Group = new WordValue("pictures") },
+            new("lamp-on-the-words", "lamp on the words", "lamp-on-the-words", [Layer("layer-1", "lamp") with { Centre = new WordValue(BackgroundKind.OnText) }, new("layer-2", new ReferenceValue(RoleKind.Kind, RoleKind.Ground))]) { Group = new WordValue("grounds") },
             new("linen", "linen", "linen",
             [
                 Layer("layer-1", "dawn") with { Opacity = Share(35) },
