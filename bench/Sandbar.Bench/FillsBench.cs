@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Foundations.Fills;
@@ -9,6 +10,7 @@ using Sandbar.Core.Styling;
 using Sandbar.Css.Colors;
 using Sandbar.Css.Documents;
 using Sandbar.Css.Images;
+using Sandbar.Store;
 using Sandbar.Tests;
 
 namespace Sandbar.Bench;
@@ -18,7 +20,9 @@ internal static class FillsBench
 {
     private const int Width = 1280, Height = 800;
 
-    public static void Run()
+    private const int Pictures = 60, Openings = 15;
+
+    public static async Task RunAsync()
     {
         var jpeg = Photograph.Jpeg(4000, 3000);
         Times.Print("a JPEG of 4000×3000 decoded", _ => Decoded(jpeg));
@@ -40,7 +44,44 @@ internal static class FillsBench
         Console.WriteLine($"{gradient.Fills.Gradients.Length} gradients");
         _ = StyleSheetRenderer.Render(gradient);
         Times.Print("a stop dragged: the edit and the sheet", n => StyleSheetRenderer.Render(Dragged(gradient, n)).Rules.Length);
+        var demo = PellwynSample.Create().Site;
+        _ = StyleSheetRenderer.Render(demo);
+        Times.Print("a focal point dragged: the edit and the sheet", n => StyleSheetRenderer.Render(Made(demo, new SetThing("background", "layer-2", "focus-x", $"{n % 100}%", "evening-at-the-beds"))).Rules.Length);
         Times.Print("what can be read on it", n => GradientFigures.Of(gradient, Dragged(gradient, n).Fills.Gradients.Get("dawn"), gradient.Palette.Schemes[0]).Readings.Length);
+
+        await OpenedAsync();
+    }
+
+    /// <summary>A site of forty gradients and sixty pictures.</summary>
+    public static SiteWithAssets ManyFills()
+    {
+        var (site, assets) = LargeSite.Create();
+        // No two have the same bytes: a browser would fetch and decode them once.
+        var jpeg = Photograph.Jpeg(1600, 1200);
+        var pictures = Enumerable.Range(1, Pictures).Select(n => Asset.Of("image/jpeg", [.. jpeg, (byte)n])).ToList();
+        var items = pictures.Select((p, n) => new ShelfItem($"photograph-{n}", $"Photograph {n}", $"pictures/photograph-{n}.jpg", p.MediaType, p.Hash, 1600, 1200));
+        return new(site with { Shelf = [.. site.Shelf, .. items] }, [.. assets, .. pictures]);
+    }
+
+    /// <summary>From the address to where the window has settled: on the gradients, and on the pictures.</summary>
+    private static async Task OpenedAsync()
+    {
+        var many = ManyFills();
+        var site = many.Site;
+        await using var server = await LocalServer.StartAsync();
+        await new SiteStore(server.Store).AddAsync(many, DateTimeOffset.UnixEpoch);
+        using var browser = new Browser();
+        foreach (var view in new[] { "gradients", "pictures" })
+        {
+            var took = new List<double>();
+            for (var i = 0; i < Openings; i++)
+            {
+                var started = Stopwatch.GetTimestamp();
+                browser.Open(new Uri(server.Client.BaseAddress!, $"/sites/{site.Slug}/fills?view={view}"));
+                took.Add(Stopwatch.GetElapsedTime(started).TotalMilliseconds);
+            }
+            Console.WriteLine($"{site.Fills.Gradients.Length} gradients and {Pictures} pictures, {view} opened: {took.Order().ToArray().Said()}, the first time {took[0]:0} ms");
+        }
     }
 
     /// <summary>The workshops' banner as the stage would measure it on a laptop: three texts over a toned picture and a veil, in both schemes.</summary>

@@ -16,7 +16,7 @@ switch (args.FirstOrDefault())
         PaletteBench.Run();
         return 0;
     case "fills":
-        FillsBench.Run();
+        await FillsBench.RunAsync();
         return 0;
     case "fonts":
         FontBench.Run();
@@ -39,10 +39,13 @@ switch (args.FirstOrDefault())
     case "large-site" when args.Length == 2:
         await LargeSiteFile.WriteAsync(LargeSite.Create(), args[1]);
         return 0;
+    case "many-fills" when args.Length == 2:
+        await LargeSiteFile.WriteAsync(FillsBench.ManyFills(), args[1]);
+        return 0;
     case "many-pages" when args.Length == 2:
         await LargeSiteFile.WriteAsync(PagesBench.Site, args[1]);
         return 0;
     default:
-        Console.Error.WriteLine("Say which: colors, palette, fills, fonts, cost, loop, pages, texts, css, pairs, or large-site FILE and many-pages FILE for a zip to open and look at.");
+        Console.Error.WriteLine("Say which: colors, palette, fills, fonts, cost, loop, pages, texts, css, pairs, or large-site FILE, many-fills FILE and many-pages FILE for a zip to open and look at.");
         return 1;
 }

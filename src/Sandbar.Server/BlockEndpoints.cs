@@ -27,7 +27,7 @@ internal static class BlockEndpoints
             if (await sites.FindAsync(slug, cancel) is not { } head) return SiteEndpoints.Missing(slug);
             if (Blocks.Find(head.Stored.Site, block) is not { } found) return Gone;
             var snippet = Snippet.Of(head.Stored.Site, found, resolved);
-            return TypedResults.Ok(new SnippetView(snippet.Html, snippet.Css, snippet.IsResolved));
+            return TypedResults.Ok(new SnippetView(snippet.Html, snippet.Css, snippet.IsResolved, snippet.HasClips));
         }).WithName("getSnippet").ProducesProblem(StatusCodes.Status404NotFound);
 
         api.MapGet("/sites/{slug}/blocks/{block}/snippet.zip", async Task<Results<FileContentHttpResult, ProblemHttpResult>> (string slug, string block, bool resolved, OpenSites sites, SiteStore store, CancellationToken cancel) =>
@@ -43,7 +43,8 @@ internal static class BlockEndpoints
 }
 
 /// <param name="IsResolved">Whether tokens are written as what they come to: a block that holds several schemes keeps them.</param>
-public sealed record SnippetView(string Html, string Css, bool IsResolved);
+/// <param name="HasClips">Whether it takes the script of a release to play all of it.</param>
+public sealed record SnippetView(string Html, string Css, bool IsResolved, bool HasClips);
 
 /// <param name="Left">What would have no place, in words.</param>
 public sealed record PartChangeView(IReadOnlyList<string> Left);

@@ -2,6 +2,7 @@ using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Shelf;
 using Sandbar.Core.Rendering;
+using Sandbar.Core.Values;
 
 namespace Sandbar.Server;
 
@@ -29,11 +30,12 @@ public sealed record MenuItemView(string Id, string Label, string To, string? As
 /// <param name="Address">Where its bytes are.</param>
 /// <param name="Class">The class of its elements where it covers a place of a block.</param>
 /// <param name="Html">As it covers a box, its focal point in sight.</param>
-public sealed record PictureView(string Id, string Name, string Address, int Width, int Height, string File, string Class, string Html)
+/// <param name="InValues">What it is called in values.</param>
+public sealed record PictureView(string Id, string Name, string Address, int Width, int Height, string File, string Class, string Html, string InValues)
 {
     public static PictureView Of(Site site, ShelfItem picture) => new(
         picture.Id, picture.Name, StageEndpoints.AssetAddress(picture), picture.Width, picture.Height, picture.File, FocalPoints.ClassOf(picture),
-        BackgroundView.Drawn(site, [new("picture", new ReferenceValue(PictureKind.Kind, picture.Id))]));
+        BackgroundView.Drawn(site, [new("picture", new ReferenceValue(PictureKind.Kind, picture.Id))]), Kinds.Listed(PictureKind.Kind).NameOf(site, new ReferenceValue(PictureKind.Kind, picture.Id)));
 }
 
 /// <summary>A clip of the shelf.</summary>

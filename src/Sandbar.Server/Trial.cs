@@ -16,7 +16,7 @@ public sealed record TrialRequest(long Version, Edit Edit, [property: MaxLength(
 /// <param name="Problems">What does not parse in the overrides, where they changed.</param>
 /// <param name="Colors">The colours that changed.</param>
 /// <param name="Gradients">The gradients that are another.</param>
-/// <param name="Backgrounds">All backgrounds, where any fill or picture is another.</param>
+/// <param name="Backgrounds">The backgrounds that are another, or made of a fill or picture that is.</param>
 /// <param name="Pictures">The pictures that are another.</param>
 /// <param name="Blocks">The blocks whose HTML changed, on the pages that were asked for.</param>
 /// <param name="Orders">The sections of these pages where they came, went or moved.</param>
@@ -66,12 +66,18 @@ internal static class Trial
             overridesChanged ? OverridesView.Of(css).Problems : null,
             [.. tried.Palette.Colors.Where(c => IsAnother(site.Palette, tried.Palette, c)).Select(c => ColorView.Of(tried, c))],
             [.. tried.Fills.Gradients.Where(g => !ReferenceEquals(site.Fills.Gradients.Find(g.Id), g)).Select(g => GradientView.Of(tried, g))],
-            ReferenceEquals(site.Fills, tried.Fills) && site.Shelf == tried.Shelf ? [] : [.. tried.Fills.Backgrounds.Select(b => BackgroundView.Of(tried, b))],
+            [.. tried.Fills.Backgrounds.Where(b => IsAnother(site, tried, b)).Select(b => BackgroundView.Of(tried, b))],
             site.Shelf == tried.Shelf ? [] : [.. tried.Shelf.Where(i => i.IsPicture && !ReferenceEquals(site.Shelf.Find(i.Id), i)).Select(i => PictureView.Of(tried, i))],
             [.. PageChanges.Between(site, tried, request.Pages.Distinct(), StageEndpoints.Around(tried))],
             [.. PageChanges.Orders(site, tried, request.Pages.Distinct())]);
         return new(answer, [], IsOutdated: false, Stopwatch.GetElapsedTime(started).TotalMilliseconds);
     }
+
+    /// <summary>Whether a background changed, or a gradient, picture or clip it is made of.</summary>
+    private static bool IsAnother(Site before, Site after, Background background) =>
+        !ReferenceEquals(before.Fills.Backgrounds.Find(background.Id), background)
+        || (!(ReferenceEquals(before.Fills, after.Fills) && before.Shelf == after.Shelf) && background.Layers.Select(l => l.Fill).OfType<ReferenceValue>()
+            .Any(r => !ReferenceEquals(before.Fills.Gradients.Find(r.Id), after.Fills.Gradients.Find(r.Id)) || !ReferenceEquals(before.Shelf.Find(r.Id), after.Shelf.Find(r.Id))));
 
     /// <summary>Whether a colour changed, or what it is computed from.</summary>
     private static bool IsAnother(PaletteFoundation before, PaletteFoundation after, BaseColor color) =>

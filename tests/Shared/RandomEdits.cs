@@ -40,7 +40,7 @@ internal static class RandomEdits
         Gen.Select(Among("own", "fraunces", "gone"), Among<string?>("Own", "fraunces", "", null), Gen.Int[0, 2], Gen.Int[0, 1200], Gen.Bool, Among<string?>(null, "own-0", "fraunces-latin-wght-normal"), (family, name, item, weight, italic, replaces) =>
             (Edit)new AddFontFile(family, name, $"own-{item}", new string('a', 64), weight, weight, italic, Letters, replaces)),
         Gen.Select(Among("own", "fraunces", "figtree"), Gen.Int[0, 2], (family, item) => (Edit)new RemoveFontFile(family, $"own-{item}")),
-        Gen.Select(Among("layer-1", "layer-2", "gone"), Among("fill", "opacity", "blend", "shown", "centre"), Among("dawn", "lamp", "allotment", "action", "30%", "screen", "off", "#123456", "on the text it lies behind"), (id, field, text) => (Edit)new SetThing("background", id, field, text, "bed-at-dusk")),
+        Gen.Select(Among("layer-1", "layer-2", "gone"), Among("fill", "opacity", "blend", "shown", "centre"), Among("dawn", "lamp", "allotment", "action", "30%", "screen", "off", "#123456", "on its text"), (id, field, text) => (Edit)new SetThing("background", id, field, text, "bed-at-dusk")),
         Gen.Select(Among("dawn", "lamp"), Among("kind", "space", "toward", "repeats", "extent"), Among("mesh", "radial", "OKLCH", "top left", "over and over", "own reach"), (id, field, text) => (Edit)new SetThing("gradient", id, field, text)),
         Among("dawn", "gone").Select(id => (Edit)new ReverseGradient(id)), Gen.Select(Among("dawn", "gone"), Among("45", "-90deg", "1e9", "x"), (id, degrees) => (Edit)new TurnGradient(id, degrees)),
         Gen.Select(Among("dawn", "gone"), Among("raised", "gone"), Among("action", "#123456", "nothing"), (id, from, to) => (Edit)new RecolorGradient(id, from, to)),

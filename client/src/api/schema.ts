@@ -2244,6 +2244,7 @@ export interface components {
             file: string;
             class: string;
             html: string;
+            inValues: string;
         };
         Piece: {
             part: string;
@@ -2503,6 +2504,7 @@ export interface components {
             html: string;
             css: string;
             isResolved: boolean;
+            hasClips: boolean;
         };
         SpaceStepView: {
             id: string;

@@ -5,6 +5,8 @@ import { useActions } from '../site/editingContext';
 import { Problem } from '../ui/Problem';
 import { useEditedValue } from './editedValue';
 import { stepNumber } from './numbers';
+import { NamedOption } from './NamedOption';
+import { useNamedFills } from './useNamedFills';
 import { placeOf, type TypedText } from './useTypedText';
 import './CellEditor.css';
 
@@ -36,6 +38,7 @@ export function CellEditor({ name, opening, names, isWords, typed, edit, onClose
   const led = useRef(false);
   const closed = useRef(false);
   const isUnfinished = useUnfinished(typed.text);
+  const fills = useNamedFills();
   const id = useId();
 
   const wanted = typed.text.trim().toLowerCase();
@@ -113,7 +116,8 @@ export function CellEditor({ name, opening, names, isWords, typed, edit, onClose
           if (open) setListed(true);
           else unlist();
         }}
-        popupMatchSelectWidth={200}
+        popupMatchSelectWidth={240}
+        optionRender={({ value }) => <NamedOption name={String(value)} fill={fills.get(String(value))} />}
         defaultActiveFirstOption={false}
         onChange={change}
         onActive={(value) => {

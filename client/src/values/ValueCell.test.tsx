@@ -30,7 +30,7 @@ const fresh = () =>
     });
     return {
       refused: null,
-      site: { version: 4 },
+      site: { version: 4, things: {}, colors: [], schemes: [], fills: { gradients: [], backgrounds: [] }, pictures: [] },
       typed: {},
       attempt: (edit: Edit) => tried.push(edit),
       cancelTrial,

@@ -76,13 +76,14 @@ public sealed partial record Snippet(string Html, string Css, ImmutableArray<She
         return new(root.OuterHtml + "\n", css, [.. site.Shelf.Where(i => files.Contains(i.File) || css.Contains($"url(\"{i.File}\")", StringComparison.Ordinal)).Except(fonts.Select(f => f.Item)), .. fonts.Select(f => f.Item).Distinct()], isResolved);
     }
 
+    /// <summary>Whether some of it is played, by the script of a release.</summary>
+    public bool HasClips => Html.Contains("<video", StringComparison.Ordinal);
+
     /// <summary>The snippet as files: a page that shows it, its stylesheet, and what both ask for, with the licences of its fonts.</summary>
     public IEnumerable<ReleaseFile> Files(Site site, string name)
     {
-        // Clips are played by the script of a release.
-        var hasClips = Html.Contains("<video", StringComparison.Ordinal);
-        if (hasClips) yield return new(ReleaseScript.Path, ReleaseScript.Text, null);
-        var script = hasClips ? $"    <script src=\"{ReleaseScript.Path}\"></script>\n" : "";
+        if (HasClips) yield return new(ReleaseScript.Path, ReleaseScript.Text, null);
+        var script = HasClips ? $"    <script src=\"{ReleaseScript.Path}\"></script>\n" : "";
         yield return new($"{name}.html", $"<!doctype html>\n<html lang=\"en\">\n  <head>\n    <meta charset=\"utf-8\">\n    <meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">\n    <title>{WebUtility.HtmlEncode(name)}</title>\n    <link rel=\"stylesheet\" href=\"{name}.css\">\n  </head>\n  <body>\n{Html}{script}  </body>\n</html>\n", null);
         yield return new($"{name}.css", Css, null);
         foreach (var item in Needs) yield return new(item.File, null, item.Hash);

@@ -204,7 +204,7 @@ public static class FillLayers
         IReadOnlyList<Rule> rules = toned.Count == 0 ? [] :
         [
             .. SchemeByScheme.Rules(site, $"fill {background.Id} tones", scheme => toned.Select(l => new Declaration(
-                ToneOf(background, l), Toning.Css(SchemeColors.Of(site, scheme, l.Shadows) ?? Color.Black, SchemeColors.Of(site, scheme, l.Highlights) ?? Color.Black), new(OriginKind.Foundation, background.Id, l.Id, BackgroundKind.Kind)))),
+                ToneOf(background, l), Toning.Css(SchemeColors.Of(site, scheme, l.Shadows) ?? Color.Black, SchemeColors.Of(site, scheme, l.Highlights) ?? Color.White), new(OriginKind.Foundation, background.Id, l.Id, BackgroundKind.Kind)))),
         ];
         Toned.AddOrUpdate(background, new(site.Palette, rules));
         return rules;

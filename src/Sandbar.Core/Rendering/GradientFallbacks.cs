@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Runtime.CompilerServices;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Fills;
@@ -10,13 +11,13 @@ namespace Sandbar.Core.Rendering;
 internal static class GradientFallbacks
 {
     // Rules that stay the same stay the same objects.
-    private static readonly ConditionalWeakTable<PaletteFoundation, Tuple<FillFoundation, IReadOnlyList<Rule>>> Written = [];
+    private static readonly ConditionalWeakTable<PaletteFoundation, Tuple<ImmutableArray<Gradient>, IReadOnlyList<Rule>>> Written = [];
 
     public static IReadOnlyList<Rule> Of(Site site)
     {
-        if (Written.TryGetValue(site.Palette, out var written) && ReferenceEquals(written.Item1, site.Fills)) return written.Item2;
+        if (Written.TryGetValue(site.Palette, out var written) && written.Item1 == site.Fills.Gradients) return written.Item2;
         IReadOnlyList<Rule> rules = [.. Rules(site)];
-        Written.AddOrUpdate(site.Palette, new(site.Fills, rules));
+        Written.AddOrUpdate(site.Palette, new(site.Fills.Gradients, rules));
         return rules;
     }
 

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Globalization;
 using System.Runtime.CompilerServices;
 using System.Text;
@@ -19,7 +20,7 @@ public static class PrintedMeshes
     private static readonly (int At, double Seen)[] Hill = [(0, 1), (50, 0.4), (80, 0.1), (100, 0)];
 
     // Rules that stay the same stay the same objects.
-    private static readonly ConditionalWeakTable<PaletteFoundation, Tuple<FillFoundation, IReadOnlyList<Rule>>> Written = [];
+    private static readonly ConditionalWeakTable<PaletteFoundation, Tuple<ImmutableArray<Gradient>, IReadOnlyList<Rule>>> Written = [];
 
     private const string Key = "mesh print";
 
@@ -28,7 +29,7 @@ public static class PrintedMeshes
 
     internal static IReadOnlyList<Rule> Of(Site site)
     {
-        if (Written.TryGetValue(site.Palette, out var written) && ReferenceEquals(written.Item1, site.Fills)) return written.Item2;
+        if (Written.TryGetValue(site.Palette, out var written) && written.Item1 == site.Fills.Gradients) return written.Item2;
         var meshes = site.Fills.Gradients.Where(GradientKind.IsMesh).ToList();
         // As many images as it has layers elsewhere: how they are blended is said for each.
         IReadOnlyList<Rule> rules = meshes.Count == 0 ? [] :
@@ -37,7 +38,7 @@ public static class PrintedMeshes
                 GradientKind.Description.Token(mesh), string.Join(", ", Enumerable.Repeat("none", mesh.Stops.Length - 1).Append($"url(\"data:image/svg+xml,{Svg(site, mesh, scheme)}\")")),
                 new(OriginKind.Foundation, mesh.Id, "print", GradientKind.Kind)))).Select(rule => rule with { Needs = Needs.Print }),
         ];
-        Written.AddOrUpdate(site.Palette, new(site.Fills, rules));
+        Written.AddOrUpdate(site.Palette, new(site.Fills.Gradients, rules));
         return rules;
     }
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { ThingView } from '../../api/client';
 import { TextsOver } from '../../readings/TextsOver';
-import { DrawnFill } from './DrawnFill';
+import { DrawnFill } from '../../ui/DrawnFill';
 import { LayersTable } from './LayersTable';
 import { LightLayer } from './LightLayer';
 import { PictureLayer } from './PictureLayer';

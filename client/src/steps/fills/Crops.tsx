@@ -2,7 +2,7 @@ import { useEffect, useMemo } from 'react';
 import { useEditing } from '../../site/editingContext';
 import { boxesAt, useFillBoxes } from '../../site/fillBoxes';
 import { WIDTHS } from '../../stage/view';
-import { DrawnFill } from './DrawnFill';
+import { DrawnFill } from '../../ui/DrawnFill';
 
 /** As large as a crop is shown, px. */
 const WIDEST = 150;

@@ -7,7 +7,7 @@ import { useFocusNext } from '../../site/useFocusNext';
 import { ItemOrder } from '../../things/ItemOrder';
 import { Problem } from '../../ui/Problem';
 import { ValueCell } from '../../values/ValueCell';
-import { DrawnFill } from './DrawnFill';
+import { DrawnFill } from '../../ui/DrawnFill';
 import { useRowDrag } from './useRowDrag';
 import type { BackgroundView } from './useBackground';
 

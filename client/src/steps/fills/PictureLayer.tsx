@@ -69,6 +69,12 @@ export function PictureLayer({ thing, background, item, layer, name }: Props) {
           </span>
         </div>
       </div>
+      {isClip && (
+        <p className="quiet">
+          The small script of a release plays it where it is seen, with buttons to stop it; without scripts, and for those who ask for less
+          motion, it is its poster.
+        </p>
+      )}
       <Crops name={name} classes={[background.class]} html={layer.html} />
       <div className="setting-groups">
         {groups.map(([group, fields]) => (

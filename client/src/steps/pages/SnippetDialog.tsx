@@ -48,6 +48,11 @@ export function SnippetDialog({ block, onClose }: { block: Block; onClose: () =>
           {said || (snippet.data && resolved && !snippet.data.isResolved ? 'It holds several schemes: its tokens come along.' : '')}
         </span>
       </div>
+      {snippet.data?.hasClips && (
+        <p className="quiet">
+          Its clips are played by a small script, which comes along in the files. Pasted as text without it, each stays its poster.
+        </p>
+      )}
       {snippet.isError && <QueryError title="The snippet could not be made" query={snippet} />}
       {texts?.map(({ name, text }) => (
         <section key={name} className="snippet-text" aria-label={name}>

@@ -1,6 +1,6 @@
 import { Select } from 'antd';
 import { Shortened } from '../../ui/Shortened';
-import type { ColorWithSteps } from './useColorSteps';
+import type { ColorWithSteps } from '../../site/useColorSteps';
 
 interface Props {
   label: string;

@@ -4,7 +4,7 @@ import { HeldSlider } from '../../values/HeldSlider';
 import { useHeld } from '../../values/useHeld';
 import { ColorSelect } from './ColorSelect';
 import { setColor } from './setColor';
-import { useColorSteps } from './useColorSteps';
+import { useColorSteps } from '../../site/useColorSteps';
 import './ComputedColor.css';
 
 type Computed = Schemas['ComputedView'];

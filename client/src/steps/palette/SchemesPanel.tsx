@@ -10,7 +10,7 @@ import { useTriedChoice } from '../../values/useTriedChoice';
 import { useSetAddress } from '../../site/address';
 import { ColorSelect } from './ColorSelect';
 import { SchemeHead, setScheme } from './SchemeHead';
-import { useColorSteps } from './useColorSteps';
+import { useColorSteps } from '../../site/useColorSteps';
 import './SchemesPanel.css';
 
 type RoleView = Schemas['RoleView'];

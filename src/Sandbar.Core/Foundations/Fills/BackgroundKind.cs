@@ -53,7 +53,7 @@ public sealed class BackgroundKind : NamedKind<Background>
         new Field<BackgroundLayer>(new() { Id = "opacity", Name = "Opacity", Kind = new NumberValues("%"), Min = 0, Max = 100 }, l => l.Opacity, (l, value) => l with { Opacity = value }),
         new Field<BackgroundLayer>(new() { Id = "blend", Name = "Blend", Kind = new WordValues(), Words = Blends }, l => l.Blend, (l, value) => l with { Blend = value }),
         new Field<BackgroundLayer>(new() { Id = "shown", Name = "Shown", Kind = new WordValues(), Words = [new(On, On, ""), new("off", "off", "")] }, l => l.Shown, (l, value) => l with { Shown = value }),
-        new Field<BackgroundLayer>(Words("centre", "Centre", Light, new(BackgroundLayer.AsGradient, "as in the gradient", ""), new(OnText, "on the text it lies behind", "")), l => l.Centre, (l, value) => l with { Centre = value }),
+        new Field<BackgroundLayer>(Words("centre", "Centre", Light, new(BackgroundLayer.AsGradient, "as in the gradient", ""), new(OnText, "on its text", "")), l => l.Centre, (l, value) => l with { Centre = value }),
         new Field<BackgroundLayer>(Words("fit", "Fit", Fit, new(Cover, "covers the box", Cover), new("contain", "wholly in the box", "contain"), new(OwnSize, "own size", "auto")), l => l.Fit, (l, value) => l with { Fit = value }),
         new Field<BackgroundLayer>(Words("repeat", "Repeats", Fit, [.. Repeats]), l => l.Repeat, (l, value) => l with { Repeat = value }),
         new Field<BackgroundLayer>(Focus("focus-x", "In sight across"), l => l.FocusX, (l, value) => l with { FocusX = value }),

@@ -1,3 +1,5 @@
+import './DrawnFill.css';
+
 interface Props {
   /** Layers as the core writes them. */
   html: string;

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { thingsOf } from '../../site/catalogue';
-import { useEditing } from '../../site/editingContext';
+import { thingsOf } from './catalogue';
+import { useEditing } from './editingContext';
 
 export interface ColorWithSteps {
   id: string;
