@@ -21,12 +21,14 @@ export function LightLayer({ thing, item, name }: Props) {
   if (!fields?.length) return null;
   const edit = (field: string, text: string): Edit => ({ kind: 'setThing', of: 'background', in: thing.id, id: item.id, field, text });
   return (
-    <div className="setting-groups">
+    <>
+      <div className="setting-groups">
+        <LayerSettings group={LIGHT} fields={fields} item={item} name={name} edit={edit} />
+      </div>
       <p className="quiet">
         On its text: the first heading of what wears it, or the first paragraph where there is none. Browsers that cannot place it so leave
         it where the gradient has its centre.
       </p>
-      <LayerSettings group={LIGHT} fields={fields} item={item} name={name} edit={edit} />
-    </div>
+    </>
   );
 }
