@@ -56,6 +56,17 @@ test('of a new page only what differs is taken over; forced states do not count 
   expect(changed).toHaveBeenCalledTimes(1);
 });
 
+test('what lies behind the page and behind its paper comes and goes', async () => {
+  const fill = '<div class="fill fill-linen"><div></div></div>';
+  answer(page('Name', 'Words').replace('</main></div>', `</main>${fill}</div>${fill}`));
+  await content.show('m2', '/page');
+  expect([...document.querySelectorAll('.fill')].map((e) => e.parentElement?.className)).toEqual(['paper', '']);
+  const stood = document.querySelector('.paper > .fill');
+  answer(page('Name', 'Words').replace('</main></div>', `</main>${fill}</div>`));
+  await content.show('m3', '/page');
+  expect([...document.querySelectorAll('.fill')]).toEqual([stood]);
+});
+
 test('a page of other blocks is taken over whole', async () => {
   answer(page('Name', 'Words').replace('</section>', '</section><section data-block="two">More</section>'));
   await content.show('m2', '/page');

@@ -143,8 +143,23 @@ export class FrameContent {
       if (isSection) sections.push(element);
     }
     arrange(main, sections);
+    for (const holder of ['body', '.paper']) takeFills(this.document, page, holder);
   }
 }
+
+/** What lies behind a page itself, or behind its paper, where that is another. */
+function takeFills(document: Document, page: Document, holder: string): void {
+  const [stands, comes] = [document.querySelector(holder), page.querySelector(holder)];
+  if (!stands || !comes) return;
+  const [here, there] = [fillsOf(stands), fillsOf(comes)];
+  if (htmlOf(here) === htmlOf(there)) return;
+  for (const fill of here) fill.remove();
+  stands.append(...there.map((fill) => document.adoptNode(fill)));
+}
+
+const fillsOf = (holder: Element): Element[] => [...holder.querySelectorAll(':scope > .fill')];
+
+const htmlOf = (elements: readonly Element[]): string => elements.map((e) => e.outerHTML).join('');
 
 /** The ids of the blocks around the sections. */
 const frameOf = (blocks: readonly Element[]): string =>
