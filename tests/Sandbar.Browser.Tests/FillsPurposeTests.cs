@@ -70,7 +70,7 @@ public sealed class FillsPurposeTests : CourseTest
         Browser.Named("button", "Add…").Click();
         Browser.Named("input", "Search what can be added").SendKeys("Split" + Keys.Enter);
         Settled(++Version);
-        Drop("main .split .picture", "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 60 40\"><rect width=\"60\" height=\"40\" fill=\"#2f5d3a\"/></svg>", "Reeds.svg");
+        Drop("main .split > :first-child", "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 60 40\"><rect width=\"60\" height=\"40\" fill=\"#2f5d3a\"/></svg>", "Reeds.svg");
         Settled(++Version);
         Assert.Empty(Browser.Errors());
 
