@@ -69,6 +69,18 @@ public class ThingEditTests
 
     public static TheoryData<string> NamedCodes => [.. Kinds.AllListed.Where(k => k is INamedKind && k.ComesWith is null).Select(k => k.Code)];
 
+    /// <summary>Whoever typed what cannot be read is told what can.</summary>
+    [Theory]
+    [MemberData(nameof(Codes))]
+    public void What_cannot_be_read_is_told_with_what_can(string code)
+    {
+        var kind = Kinds.Listed(code);
+        var thing = kind.Things(Demo.Site)[0];
+        var inner = kind.Items is { } items ? items.Of(thing).Take(1).SelectMany(item => items.Fields.Select(f => (Edit)new SetThing(code, item.Id, f.Id, "?!", thing.Id))) : [];
+        foreach (var edit in kind.Fields(Demo.Site).Select(f => (Edit)new SetThing(code, thing.Id, f.Id, "?!")).Concat(inner))
+            Assert.All(edit.Apply(Demo.Site).Problems, p => Assert.DoesNotMatch(@": try \.|Use \.|: \.$", p.Message));
+    }
+
     [Theory]
     [MemberData(nameof(Codes))]
     public void Every_field_is_read_again_as_it_was_typed_and_comes_out_in_the_release(string code)

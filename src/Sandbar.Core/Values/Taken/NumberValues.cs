@@ -11,6 +11,8 @@ public sealed class NumberValues(string unit = "") : ValueKind
 
     public override IReadOnlyList<CssType> Types { get; } = [CssType.OfUnit(unit) ?? CssType.Number];
 
+    public override IEnumerable<string> Examples => [$"a number such as {(unit.Length == 0 ? "2" : $"20{unit}")}"];
+
     public override Value Read(Typed typed)
     {
         var text = unit.Length > 0 && typed.Text.EndsWith(unit, StringComparison.OrdinalIgnoreCase) ? typed.Text[..^unit.Length].TrimEnd() : typed.Text;
