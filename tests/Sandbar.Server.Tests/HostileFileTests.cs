@@ -27,6 +27,8 @@ public class HostileFileTests
         "tint 2", "leaf tint 1", "--x", "*/", "{", "}", "a,b", "+", "*", "/", "solid", "dashed", "auto", "normal", "word", "stays",
     ];
 
+    private static readonly string[] Literals = ["0", "1", "-1", "0.00001", "1e20", "99999999999", "null", "true", "2.5"];
+
     private static readonly string[] Values =
     [
         "{\"kind\":\"rest\",\"step\":3}", "{\"kind\":\"number\",\"number\":7,\"unit\":\"px\"}", "{\"kind\":\"word\",\"word\":\"none\"}",
@@ -69,7 +71,7 @@ public class HostileFileTests
 
     private static readonly Gen<JsonNode?> Fresh = Gen.OneOf<JsonNode?>(
         Gen.Int[0, Texts.Length - 1].Select(i => (JsonNode?)JsonValue.Create(Texts[i])),
-        Gen.Int[0, 8].Select(i => (JsonNode?)JsonNode.Parse(new[] { "0", "1", "-1", "0.00001", "1e20", "99999999999", "null", "true", "2.5" }[i])),
+        Gen.Int[0, Literals.Length - 1].Select(i => JsonNode.Parse(Literals[i])),
         Gen.Int[0, Values.Length + 1].Select(i => JsonNode.Parse(i < Values.Length ? Values[i] : i == Values.Length ? "[]" : "{}")));
 
     // Where, what, and with what: a new value, one from elsewhere in the file, nothing, or itself twice or within itself.
@@ -103,6 +105,48 @@ public class HostileFileTests
             var root = JsonNode.Parse(Good)!;
             At(root, path)!.ReplaceWith(JsonNode.Parse(form));
             RefuseOrShow(root);
+        }
+    }
+
+    /// <summary>Each change alone in each kind of place; all of them when there is time, else one in two hundred, others each time.</summary>
+    [Fact]
+    public void A_single_change_is_refused_or_shown_in_any_place()
+    {
+        var good = JsonNode.Parse(Good)!;
+        var places = Places.DistinctBy(Kind).Select(path => Array.IndexOf(Places, path)).ToList();
+        var values = Texts.Select(t => (JsonNode?)JsonValue.Create(t)).Concat(Literals.Concat(Values).Select(v => JsonNode.Parse(v))).ToList();
+        var changes = values.Select(value => (What: 0, Value: value)).Concat([(7, null), (8, null), (9, null)]).ToList();
+        var share = RandomTimes.Of(1) > 1 ? 1 : 200;
+        foreach (var (place, (what, value)) in places.SelectMany(place => changes.Select(change => (place, change))).Where(_ => share == 1 || Random.Shared.Next(share) == 0))
+        {
+            var root = good.DeepClone();
+            Change(root, place, what, place, value?.DeepClone());
+            try
+            {
+                RefuseOrShow(root);
+            }
+            catch (Exception e)
+            {
+                throw new InvalidOperationException($"At {string.Join('/', Places[place])}, {what}: {value?.ToJsonString()}", e);
+            }
+        }
+    }
+
+    /// <summary>Colours beyond all measure, in each kind of place a colour is written in: rare among changes by chance. One of them each, when there is no time.</summary>
+    [Fact]
+    public void Colours_beyond_all_measure_are_refused_or_shown()
+    {
+        string[] colors = ["lab(50 1e300 0)", "oklch(0.5 1e300 1e300)", "color(xyz 1e300 -1e300 1e300)", "color(srgb 1e39 0 0)", "hsl(1e300 100% 50%)", "oklab(none none none)", "rgb(0 0 0 / 0)"];
+        var places = Places.Where(path => path[^1] is "css").DistinctBy(Kind).ToList();
+        Assert.NotEmpty(places);
+        foreach (var path in places)
+        {
+            foreach (var color in RandomTimes.Of(1) > 1 ? colors : [Random.Shared.GetItems(colors, 1)[0]])
+            {
+                var root = JsonNode.Parse(Good)!;
+                At(root, path)!.ReplaceWith(JsonValue.Create(color));
+                RefuseOrShow(root);
+            }
         }
     }
 
