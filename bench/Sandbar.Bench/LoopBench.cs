@@ -27,7 +27,7 @@ internal static class LoopBench
             "move(hand.parentElement, 0.5, 0.05 + (i * 0.37) % 0.9)", ".layers tbody tr:nth-child(2) td button"),
         new("the toning of a picture", "fills?view=backgrounds&background=evening-at-the-beds&page=workshops", ".toning-pair", "style(stage.querySelector('.fill-evening-at-the-beds > :has(img)')).filter",
             "stage.querySelector('.fill-evening-at-the-beds > :has(img)').style.filter = i % 2 === 0 ? 'none' : tones", "stage.querySelector('.fill-evening-at-the-beds > :has(img)').style.filter = ''",
-            "document.querySelectorAll('.toning-pair')[i % 2].click()", ".layers tbody tr:nth-child(2) td button"),
+            "hand = document.querySelectorAll('.toning-pair')[i % 2]; press(hand, 'pointerover', 0.5, 0.5)", ".layers tbody tr:nth-child(2) td button"),
     ];
 
     public static async Task RunAsync()

@@ -17,7 +17,13 @@ public sealed class BackgroundCourseTests : CourseTest
         Assert.Equal("0.8", Browser.StageStyle(Layer, "opacity"));
         // The row that was worked in is the one whose picture is set below.
         var before = Browser.StageStyle(Layer, "filter");
-        Browser.Starting("button", $"Tone Layer 2 of {Beds} in").Click();
+        var pair = Browser.Starting("button", $"Tone Layer 2 of {Beds} in");
+        // Looked at before it is taken.
+        Browser.Mouse("mouseMoved", pair, 0, 0);
+        Browser.Until(() => Browser.StageStyle(Layer, "filter") != before, "the stage to show a toning that is pointed at");
+        Browser.Mouse("mouseMoved", Browser.Element(".focus-picture"), 0, 0);
+        Browser.Until(() => Browser.StageStyle(Layer, "filter") == before, "the stage to show what is stored");
+        pair.Click();
         Settled(++Version);
         Assert.NotEqual(before, Browser.StageStyle(Layer, "filter"));
 

@@ -280,7 +280,7 @@ public sealed class HandsTests : IAsyncLifetime
             // Values, fields and what they are called; the editor of overrides draws only the lines in sight.
             const stage = document.querySelector('.stage iframe').contentDocument;
             const panel = document.querySelector('.step-panel');
-            return [[...panel.querySelectorAll('button, input, .subhead, th')].map(e => e.getAttribute('aria-label') ?? e.value ?? e.innerText).join('\n'), stage.getElementById('sheet').textContent, stage.getElementById('overrides').textContent,
+            return [[...panel.querySelectorAll('button, input, .subhead, th')].map(e => e.getAttribute('aria-label') ?? e.value ?? e.innerText).join('\n'), [...stage.getElementById('sheet').sheet.cssRules].map(r => r.cssText).join('\n'), stage.getElementById('overrides').textContent,
                 stage.body.outerHTML.replace(/ data-force="[a-z]*"/g, '')].join('\n----\n');
             """);
     }

@@ -16,7 +16,7 @@ interface Mend {
 
 /** Ways to mend a pair. What the pointer or the focus is on is shown on the stage; a press makes it. */
 export function MendButtons({ mends, onDone }: { mends: readonly Mend[]; onDone: () => void }) {
-  const { attempt, cancelTrial, make } = useTrial();
+  const { shownBy, make } = useTrial();
   const [problem, setProblem] = useState<string | null>(null);
   const take = async (edit: Edit) => {
     const wrong = await make(edit, { saidAtItsPlace: true });
@@ -26,15 +26,7 @@ export function MendButtons({ mends, onDone }: { mends: readonly Mend[]; onDone:
   return (
     <>
       {mends.map((mend) => (
-        <Button
-          key={mend.words}
-          className="mend"
-          onPointerEnter={() => attempt(mend.edit)}
-          onPointerLeave={cancelTrial}
-          onFocus={() => attempt(mend.edit)}
-          onBlur={cancelTrial}
-          onClick={() => void take(mend.edit)}
-        >
+        <Button key={mend.words} className="mend" onClick={() => void take(mend.edit)} {...shownBy(mend.edit)}>
           <span className="swatch" style={{ background: mend.color }} /> {mend.words}
           <br />
           <span className="quiet">{mend.note}</span>

@@ -12,6 +12,13 @@ export function useTrial() {
     () => ({
       attempt: (edit: Edit) => attempt(edit, owner),
       cancelTrial: () => cancelTrial(owner),
+      /** For a control that makes an edit: what the pointer or the focus is on is shown on the stage. */
+      shownBy: (edit: Edit) => ({
+        onPointerEnter: () => attempt(edit, owner),
+        onPointerLeave: () => cancelTrial(owner),
+        onFocus: () => attempt(edit, owner),
+        onBlur: () => cancelTrial(owner),
+      }),
       make: (edit: Edit, making?: Making) => make(edit, { ...making, owner }),
     }),
     [attempt, cancelTrial, make, owner],

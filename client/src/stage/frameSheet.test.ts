@@ -1,6 +1,6 @@
 import { beforeEach, expect, test } from 'vitest';
 import type { Schemas, TrialAnswer } from '../api/client';
-import type { Sheet } from '../site/sheet';
+import { withText, type Sheet } from '../site/sheet';
 import { FrameSheet } from './frameSheet';
 
 const sheet = (generated: string, overrides = ''): Sheet => ({
@@ -61,6 +61,30 @@ test('a trial changes rules by their key, and goes without a trace', () => {
   expect([rule('.a').color, rule('.b').margin, rule('.b').color]).toEqual(['green', '2px', '']);
   frame.show(stored);
   expect([rule('.a').color, rule('.b').margin, rule('.b').color]).toEqual(['red', '', 'blue']);
+});
+
+test('rules that are another are put in place of those that stand, with the conditions around them', () => {
+  const rules = (size: string, color: string) => [
+    { key: 'a', layer: 'a', css: `@media print { .a { font-size: ${size} } }` },
+    { key: 'b', layer: 'a', css: `.b { color: ${color} }` },
+  ];
+  const layered = (size: string, color: string) =>
+    withText({ version: 0, head: '', layers: ['a'], rules: rules(size, color), overrides: '', pages: {} });
+  const frame = new FrameSheet(document);
+  frame.show(layered('1px', 'red'));
+  const element = document.getElementById('sheet');
+  frame.try(trial({ rules: [set('b', 'color', 'green')] }));
+  frame.show(layered('2px', 'red'));
+  expect(document.getElementById('sheet')).toBe(element);
+  expect([rule('.a').fontSize, rule('.b').color]).toEqual(['2px', 'red']);
+  frame.try(trial({ rules: [set('a', 'font-size', '3px')] }));
+  expect(rule('.a').fontSize).toBe('3px');
+  frame.show(layered('4px', 'blue'));
+  expect([rule('.a').fontSize, rule('.b').color]).toEqual(['4px', 'blue']);
+  // Where a rule went, the sheet is a new one.
+  const fewer = layered('4px', 'blue');
+  frame.show(withText({ ...fewer, rules: fewer.rules.slice(1) }));
+  expect(document.getElementById('sheet')).not.toBe(element);
 });
 
 test('the next trial starts from what is stored', () => {

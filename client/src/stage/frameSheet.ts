@@ -22,8 +22,9 @@ export class FrameSheet {
     }
     const before = this.shown;
     this.shown = sheet;
-    if (!before || before.generated !== sheet.generated || this.wholeSheetTried || this.touched.size > 0)
+    if (!before || this.wholeSheetTried || (before.generated !== sheet.generated && !this.replaceRules(before, sheet)))
       this.swap('sheet', sheet.generated, sheet.keys);
+    else this.restoreTouched();
     if (!before || before.overrides !== sheet.overrides || this.overridesTried) this.swap('overrides', sheet.overrides);
     this.wholeSheetTried = false;
     this.overridesTried = false;
@@ -52,11 +53,30 @@ export class FrameSheet {
   clearTrial(): void {
     if (!this.shown) return;
     if (this.wholeSheetTried) this.swap('sheet', this.shown.generated, this.shown.keys);
-    else for (const one of this.touched.values()) restore(one);
+    else this.restoreTouched();
     if (this.overridesTried) this.swap('overrides', this.shown.overrides);
-    this.touched.clear();
     this.wholeSheetTried = false;
     this.overridesTried = false;
+  }
+
+  private restoreTouched(): void {
+    for (const one of this.touched.values()) restore(one);
+    this.touched.clear();
+  }
+
+  /**
+   * Puts the rules that are another in place of those that stand, where none came, went or moved: a fraction of the cost of a new sheet
+   * (docs/architecture.md). False where more has changed.
+   */
+  private replaceRules(before: Sheet, now: Sheet): boolean {
+    if (before.head !== now.head || !isSame(before.keys, now.keys)) return false;
+    return now.rules.every(({ key, layer, css }, i) => {
+      if (before.rules[i]?.css === css) return true;
+      const standing = this.rules.get(key);
+      const fresh = standing && before.rules[i]?.layer === layer && replace(standing, css);
+      if (fresh) this.rules.set(key, fresh);
+      return !!fresh;
+    });
   }
 
   private applyRules(trial: TrialAnswer): void {
@@ -104,8 +124,26 @@ function restore({ rule, name, value }: { rule: CSSStyleRule; name: string; valu
   else rule.style.removeProperty(name);
 }
 
+const isSame = (a: readonly string[], b: readonly string[]) => a.length === b.length && a.every((one, i) => one === b[i]);
+
+/** A style rule, with the conditions around it, in place of one of a layer; null where the text is no rule. */
+function replace(standing: CSSStyleRule, css: string): CSSStyleRule | null {
+  let whole: CSSRule = standing;
+  while (whole.parentRule?.parentRule) whole = whole.parentRule;
+  const layer = whole.parentRule as CSSGroupingRule | null;
+  if (!layer) return null;
+  const at = [...layer.cssRules].indexOf(whole);
+  try {
+    layer.insertRule(css, at);
+  } catch {
+    return null;
+  }
+  layer.deleteRule(at + 1);
+  return styleRules(layer.cssRules[at] ? [layer.cssRules[at]] : [])[0] ?? null;
+}
+
 /** The style rules of a sheet in order, those in layers and conditions included. */
-function styleRules(rules: CSSRuleList): CSSStyleRule[] {
+function styleRules(rules: Iterable<CSSRule>): CSSStyleRule[] {
   return [...rules].flatMap((rule) => {
     if ('selectorText' in rule) return [rule as CSSStyleRule];
     return 'cssRules' in rule ? styleRules((rule as CSSGroupingRule).cssRules) : [];

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { Edit, Schemas, ThingView } from '../../api/client';
 import { kindOf } from '../../site/catalogue';
-import { useActions, useEditing } from '../../site/editingContext';
+import { useEditing } from '../../site/editingContext';
+import { useTrial } from '../../site/useTrial';
 import { groupBy } from '../../ui/groupBy';
 import { Problem } from '../../ui/Problem';
 import { Crops } from './Crops';
@@ -23,7 +24,7 @@ interface Props {
 
 /** What can be set of a layer that is a picture or a clip: how it fills its box, the point kept in sight, what it does on scrolling, and its two colours. */
 export function PictureLayer({ thing, background, item, layer, name }: Props) {
-  const { make } = useActions();
+  const { shownBy, make } = useTrial();
   const picture = useEditing((e) => [...e.site.pictures, ...e.site.clips].find((p) => p.id === layer.placed));
   const isClip = useEditing((e) => e.site.clips.some((c) => c.id === layer.placed));
   const described = useEditing((e) => kindOf(e.catalogue, 'background')?.items);
@@ -32,15 +33,11 @@ export function PictureLayer({ thing, background, item, layer, name }: Props) {
   if (!picture || !described) return null;
   const set = (field: string, text: string): Edit => ({ kind: 'setThing', of: 'background', in: thing.id, id: item.id, field, text });
   const groups = [...groupBy(described.fields, (f) => f.group)].filter(([group]) => PLACED.includes(group) || (isClip && group === CLIP));
-  const tone = (shadows: string, highlights: string) =>
-    void make(
-      {
-        kind: 'together',
-        words: `${name} · toned ${shadows} and ${highlights}`,
-        edits: [set('toning', 'in two colours'), set('shadows', shadows), set('highlights', highlights)],
-      },
-      { saidAtItsPlace: true },
-    ).then(setProblem);
+  const toned = (shadows: string, highlights: string): Edit => ({
+    kind: 'together',
+    words: `${name} · toned ${shadows} and ${highlights}`,
+    edits: [set('toning', 'in two colours'), set('shadows', shadows), set('highlights', highlights)],
+  });
   return (
     <div className="picture-layer">
       <div className="picture-layer-head">
@@ -62,7 +59,8 @@ export function PictureLayer({ thing, background, item, layer, name }: Props) {
                 aria-label={`Tone ${name} in ${pair.shadows} and ${pair.highlights}`}
                 title={`${pair.shadows} and ${pair.highlights}`}
                 style={{ background: `linear-gradient(90deg, ${pair.dark}, ${pair.light})` }}
-                onClick={() => tone(pair.shadows, pair.highlights)}
+                onClick={() => void make(toned(pair.shadows, pair.highlights), { saidAtItsPlace: true }).then(setProblem)}
+                {...shownBy(toned(pair.shadows, pair.highlights))}
               />
             ))}
             {tonings.length === 0 && <span className="quiet">no two colours of the palette are dark and light enough</span>}

@@ -88,7 +88,7 @@ export function AlikeGroups({ colors, groups, within, onWithin, onMerged }: Prop
 
 /** Which of a group stays, and what it would reach: on the stage, and told, before it is done. */
 function Merge({ ids, called, onDone }: { ids: readonly string[]; called: (id: string) => string; onDone: (id: string) => void }) {
-  const { attempt, cancelTrial, make } = useTrial();
+  const { shownBy, make } = useTrial();
   const [kept, setKept] = useState(ids[0] ?? '');
   const [problem, setProblem] = useState<string | null>(null);
   const gone = ids.filter((id) => id !== kept);
@@ -116,15 +116,7 @@ function Merge({ ids, called, onDone }: { ids: readonly string[]; called: (id: s
       <span className="quiet" role="status">
         {reach.data ? `reaches ${reachText(reach.data)}` : reach.isError ? reach.error.message : 'Looking where it reaches…'}
       </span>
-      <Button
-        size="small"
-        type="primary"
-        onPointerEnter={() => attempt(edit)}
-        onPointerLeave={cancelTrial}
-        onFocus={() => attempt(edit)}
-        onBlur={cancelTrial}
-        onClick={() => void merge()}
-      >
+      <Button size="small" type="primary" onClick={() => void merge()} {...shownBy(edit)}>
         Merge into {called(kept)}
       </Button>
       <Problem text={problem} />
