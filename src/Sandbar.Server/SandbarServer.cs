@@ -17,8 +17,16 @@ public static partial class SandbarServer
     /// <summary>Largest body of a request, bytes. The largest honest one is an override sheet.</summary>
     public const long LargestBody = 4 * 1024 * 1024;
 
+    /// <summary>
+    /// As many threads as there are answers at a time, at the least. Readings are computed where they are asked for and wait for each other there: on two cores the runtime begins with
+    /// two threads and adds one or two a second, and an edit would wait for that.
+    /// </summary>
+    private const int LeastThreads = 32;
+
     public static WebApplication Create(ServerOptions options)
     {
+        ThreadPool.GetMinThreads(out var workers, out var completions);
+        ThreadPool.SetMinThreads(Math.Max(workers, LeastThreads), completions);
         var builder = WebApplication.CreateSlimBuilder(new WebApplicationOptions { EnvironmentName = Environments.Production });
         builder.Logging.SetMinimumLevel(LogLevel.Warning);
         builder.WebHost.ConfigureKestrel(kestrel =>

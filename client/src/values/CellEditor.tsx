@@ -38,7 +38,7 @@ export function CellEditor({ name, opening, names, isWords, typed, edit, onClose
   const led = useRef(false);
   const closed = useRef(false);
   const isUnfinished = useUnfinished(typed.text);
-  const fills = useNamedFills();
+  const fills = useNamedFills(names);
   const id = useId();
 
   const wanted = typed.text.trim().toLowerCase();

@@ -30,7 +30,7 @@ const fresh = () =>
     });
     return {
       refused: null,
-      site: { version: 4, things: {}, colors: [], schemes: [], fills: { gradients: [], backgrounds: [] }, pictures: [] },
+      site: { version: 4, things: {}, names: {}, colors: [], schemes: [], fills: { gradients: [], backgrounds: [] }, pictures: [] },
       typed: {},
       attempt: (edit: Edit) => tried.push(edit),
       cancelTrial,

@@ -13,8 +13,11 @@ namespace Sandbar.Core.Styling;
 /// </summary>
 public sealed class SiteStyles
 {
-    /// <summary>As many sites are kept as are compared with each other: the one at hand, the one before the last edit, and one that is tried.</summary>
+    /// <summary>As many versions of a site are kept as are compared with each other: the one at hand, the one before the last edit, and one that is tried.</summary>
     private const int MostKept = 3;
+
+    /// <summary>As many sites as are likely to be worked on at a time: with one more, each would throw out what the next is asked about.</summary>
+    private const int MostSites = 3;
 
     /// <summary>Windows that are taken over, those asked about last before others: with each width that is typed one comes and one goes.</summary>
     private const int MostWindows = 32;
@@ -22,7 +25,11 @@ public sealed class SiteStyles
     /// <summary>How often a part of a selector is held against elements of one page before the overrides are left out.</summary>
     internal const long MostSteps = 1_000_000;
 
+    /// <summary>Those asked about last first.</summary>
     private static readonly List<SiteStyles> Recent = [];
+
+    /// <summary>Held while a site is read that is like none: who asks about it meanwhile waits for that instead of reading it once more.</summary>
+    private static readonly Gate First = new();
 
     private readonly Gate gate;
     private readonly SiteSheets sheets;
@@ -65,35 +72,44 @@ public sealed class SiteStyles
 
     public static SiteStyles Of(Site site)
     {
-        SiteStyles? nearest;
-        lock (Recent)
+        while (true)
         {
-            if (Recent.Find(r => ReferenceEquals(r.Site, site)) is { } known)
+            var nearest = Nearest(site);
+            if (nearest is not null && ReferenceEquals(nearest.Site, site)) return nearest;
+            var gate = nearest?.gate ?? First;
+            lock (gate)
             {
-                Recent.Remove(known);
-                Recent.Insert(0, known);
-                return known;
+                // While this waited, another may have had it.
+                nearest = Nearest(site);
+                if (nearest is not null && ReferenceEquals(nearest.Site, site)) return nearest;
+                if ((nearest?.gate ?? First) == gate) return Kept(Found(site, nearest));
             }
-            nearest = Recent.Where(r => Likeness(r.Site, site) > 0).MaxBy(r => Likeness(r.Site, site));
         }
-        SiteStyles found;
-        lock (nearest?.gate ?? new Gate()) found = Found(site, nearest);
-        lock (Recent)
-        {
-            Recent.Insert(0, found);
-            if (Recent.Count > MostKept) Recent.RemoveAt(MostKept);
-        }
-        return found;
     }
 
     /// <summary>The same where asking turned out to cost too much: without the overrides.</summary>
-    public static SiteStyles WithoutOverrides(Site site)
+    public static SiteStyles WithoutOverrides(Site site) => Kept(new SiteStyles(site, null, CountedOverrides.None));
+
+    /// <summary>What is kept of a site, or of the one most like it; null where there is none.</summary>
+    private static SiteStyles? Nearest(Site site)
     {
-        var found = new SiteStyles(site, null, CountedOverrides.None);
         lock (Recent)
         {
-            Recent.RemoveAll(r => ReferenceEquals(r.Site, site));
+            if (Recent.Find(r => ReferenceEquals(r.Site, site)) is not { } known) return Recent.Where(r => Likeness(r.Site, site) > 0).MaxBy(r => Likeness(r.Site, site));
+            Recent.Remove(known);
+            Recent.Insert(0, known);
+            return known;
+        }
+    }
+
+    private static SiteStyles Kept(SiteStyles found)
+    {
+        lock (Recent)
+        {
+            Recent.RemoveAll(r => ReferenceEquals(r.Site, found.Site));
             Recent.Insert(0, found);
+            var kept = Recent.GroupBy(r => r.gate).Take(MostSites).SelectMany(g => g.Take(MostKept)).ToHashSet();
+            Recent.RemoveAll(r => !kept.Contains(r));
         }
         return found;
     }
