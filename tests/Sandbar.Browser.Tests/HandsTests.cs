@@ -205,7 +205,8 @@ public sealed class HandsTests : IAsyncLifetime
     private static void Step(Sandbar.Tests.Browser window, string step, string? view = null)
     {
         window.Run<object?>($"[...document.querySelectorAll('a.step')].find(a => a.textContent === '{step}').click()");
-        window.Until(() => window.Run<bool>($"return document.querySelector('.step-panel')?.getAttribute('aria-label') === '{step}'"), step);
+        // What is focused before the step is shown goes with what was shown before it.
+        window.Until(() => window.Run<bool>($"return document.documentElement.dataset.shows === location.pathname + location.search && document.querySelector('.step-panel')?.getAttribute('aria-label') === '{step}'"), step);
         if (view is null) return;
         // The step shows its first view again, perhaps after this: what is chosen before that is chosen in vain.
         window.Until(() => window.Run<bool>($$"""

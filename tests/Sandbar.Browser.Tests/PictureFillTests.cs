@@ -63,7 +63,7 @@ public sealed class PictureFillTests(Sandbar.Tests.Browser browser) : IClassFixt
         {
             foreach (var (i, pixel) in pixels.Index())
             {
-                var (mine, there) = (Gamut.Rounded(Toning.Of(ColorText.Parse(pixel), pair.Dark, pair.Light)), seen.GetPixel(i * Side + Side / 2, n * Side + Side / 2));
+                var (mine, there) = (Premultiplied.Color(Toning.Of(Premultiplied.Of(ColorText.Parse(pixel)), Premultiplied.Of(pair.Dark), Premultiplied.Of(pair.Light))), seen.GetPixel(i * Side + Side / 2, n * Side + Side / 2));
                 var off = new[] { Math.Abs(mine.C1 * 255 - there.Red), Math.Abs(mine.C2 * 255 - there.Green), Math.Abs(mine.C3 * 255 - there.Blue) }.Max();
                 Assert.True(off <= 2, $"{pixel} toned {n}: {there} in Chromium, {ColorText.Hex(mine)} here");
             }

@@ -155,7 +155,7 @@ public sealed class TypingTests : IAsyncLifetime
     public async Task Without_a_connection_one_thing_is_said()
     {
         Open("palette?color=beet");
-        Browser.Until(() => Browser.Run<bool>("return performance.getEntriesByType('resource').filter(r => r.name.includes('FrameStep')).length > 0"), "the steps to be fetched");
+        Browser.Until(() => Browser.Run<bool>("return document.documentElement.dataset.steps === 'here'"), "the steps to be fetched");
         await workplace.Server.RestartAsync(async () =>
         {
             Browser.Until(() => State().StartsWith("No connection", StringComparison.Ordinal), "the connection to be missed");

@@ -8,7 +8,7 @@ namespace Sandbar.Tests;
 /// <summary>A tab of Debian's Chromium at 1280 × 800 and as a desktop with a pointer that can hover.</summary>
 public sealed class Browser : IDisposable
 {
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(20);
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(20), LongestPatience = TimeSpan.FromMinutes(2);
 
     /// <summary>What a window shows of how it fares.</summary>
     private const string Situation = """
@@ -95,12 +95,19 @@ public sealed class Browser : IDisposable
 
     public void PressWithControl(string key) => new Actions(Driver).KeyDown(Keys.Control).SendKeys(key).KeyUp(Keys.Control).Perform();
 
+    /// <summary>Waits for a state, for as long as something goes on in the page.</summary>
+    /// <exception cref="TimeoutException">Nothing has changed for a while, or it has gone on for far too long.</exception>
     public void Until(Func<bool> condition, string what)
     {
-        var waited = System.Diagnostics.Stopwatch.StartNew();
+        var (since, waited, seen) = (System.Diagnostics.Stopwatch.StartNew(), TimeSpan.Zero, "");
         while (!Holds(condition))
         {
-            if (waited.Elapsed > Patience) throw new TimeoutException($"Waited in vain for {what} at {Driver.Url}: {Run<string>(Situation)}.");
+            if (since.Elapsed - waited > Patience)
+            {
+                var now = Run<string>(Situation);
+                if (now == seen || since.Elapsed > LongestPatience) throw new TimeoutException($"Waited in vain for {what} at {Driver.Url}: {now}.");
+                (waited, seen) = (since.Elapsed, now);
+            }
             Thread.Sleep(20);
         }
     }

@@ -1,7 +1,7 @@
 import { Alert, App, Button } from 'antd';
 import { useCallback, useEffect, useState } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
-import { Navigate, useParams } from 'react-router';
+import { Navigate, useLocation, useParams } from 'react-router';
 import { useOpenSite } from '../site/useOpenSite';
 import { MeasuringFrame } from '../stage/MeasuringFrame';
 import { Stage } from '../stage/Stage';
@@ -61,6 +61,7 @@ function Workplace() {
   const [{ whole }] = useStageView();
   useShortcuts(openFind);
   useSettledMark();
+  useAddressMark();
   useTrouble();
   const { connect } = useActions();
   useEffect(connect, [connect]);
@@ -103,6 +104,14 @@ function useTrouble(): void {
     notification.warning({ key: trouble, title: trouble, duration: 8, placement: 'bottomLeft' });
     forget();
   }, [trouble, forget, notification]);
+}
+
+/** data-shows on the root: the address that is shown. The window's own is ahead of it while a step is being put together; browser tests wait for it. */
+function useAddressMark(): void {
+  const { pathname, search } = useLocation();
+  useEffect(() => {
+    document.documentElement.dataset.shows = pathname + search;
+  }, [pathname, search]);
 }
 
 /** data-version and data-settled on the root: nothing in flight, the stage on that version. Browser tests wait for these alone. */

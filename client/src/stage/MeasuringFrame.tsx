@@ -38,9 +38,11 @@ export function MeasuringFrame() {
   const tells = missing.length > 0;
   const key = `${next ?? ''} ${widths.map((w) => w.width).join(' ')}`;
 
-  // Browser tests wait for this.
+  // Browser tests wait for the first, and see by the second that it goes on.
   useEffect(() => {
-    if (isCurrent && missing.length === 0) document.documentElement.dataset.measured = String(version);
+    if (!isCurrent) return;
+    if (missing.length === 0) document.documentElement.dataset.measured = String(version);
+    document.documentElement.dataset.toMeasure = String(missing.length);
   }, [isCurrent, missing.length, version]);
 
   const work = useRef(widths);
@@ -90,11 +92,14 @@ async function measure(
   frame.tabIndex = -1;
   frame.setAttribute('sandbox', 'allow-same-origin');
   frame.src = `/stage/${slug}/${page}`;
-  signal.addEventListener('abort', () => frame.remove());
+  // A frame that is taken away is never loaded: what waits for it goes on all the same.
+  const loaded = new Promise<void>((resolve) => {
+    frame.addEventListener('load', () => resolve(), { once: true });
+    signal.addEventListener('abort', () => resolve(), { once: true });
+  });
   try {
     const [first] = windows;
     if (first) resize(frame, first);
-    const loaded = new Promise((resolve) => frame.addEventListener('load', resolve, { once: true }));
     holder.append(frame);
     await loaded;
     if (signal.aborted || !frame.contentDocument) return false;

@@ -14,6 +14,14 @@ internal readonly record struct Piece(int Left, int Top, int Width, int Height)
     public int Bottom => Top + Height;
 
     public int Pixels => Width * Height;
+
+    /// <summary>The pixels of it whose middles are in a box.</summary>
+    public Piece Within(MeasuredBoxOnPage box)
+    {
+        int left = Math.Max(Left, (int)Math.Ceiling(box.Left - 0.5)), top = Math.Max(Top, (int)Math.Ceiling(box.Top - 0.5));
+        int right = Math.Min(Right, (int)Math.Floor(box.Left + box.Width - 0.5) + 1), bottom = Math.Min(Bottom, (int)Math.Floor(box.Top + box.Height - 0.5) + 1);
+        return new(left, top, Math.Max(0, right - left), Math.Max(0, bottom - top));
+    }
 }
 
 /// <summary>Something that an element paints behind what it holds.</summary>
@@ -26,42 +34,54 @@ internal abstract record PaintedLayer(MeasuredBoxOnPage Clip, double Opacity, st
     public virtual bool IsMoving => false;
 
     /// <summary>Paints a piece of the page over what is below.</summary>
+    /// <param name="below">Of all of the piece, row by row.</param>
     /// <param name="scroll">How far the page is scrolled, px; NaN where nothing moves, for those who ask for less motion.</param>
     public void Over(Vector4[] below, Piece piece, double scroll)
     {
-        var top = Paint(piece, scroll);
-        for (int row = 0, at = 0; row < piece.Height; row++)
+        var part = piece.Within(Clip);
+        if (part.Pixels == 0) return;
+        var top = Paint(part, scroll);
+        var opacity = (float)Opacity;
+        for (int row = 0, own = 0; row < part.Height; row++)
         {
-            var isIn = piece.Top + row + 0.5 >= Clip.Top && piece.Top + row + 0.5 <= Clip.Top + Clip.Height;
-            for (var column = 0; column < piece.Width; column++, at++)
+            var at = (part.Top - piece.Top + row) * piece.Width + part.Left - piece.Left;
+            for (var end = own + part.Width; own < end; own++, at++)
             {
-                var x = piece.Left + column + 0.5;
-                if (!isIn || x < Clip.Left || x > Clip.Left + Clip.Width) continue;
-                var color = top(column, row) * (float)Opacity;
+                var color = top[own] * opacity;
                 below[at] = Blend == "normal" ? Premultiplied.Over(color, below[at]) : Premultiplied.Of(Blending.Over(Straight(color), Straight(below[at]), Blend));
             }
         }
     }
 
-    /// <summary>What it shows at pixels of a piece, before it is faded.</summary>
-    protected abstract Func<int, int, Vector4> Paint(Piece piece, double scroll);
+    /// <summary>What it shows at the pixels of a piece, row by row, before it is faded.</summary>
+    protected abstract Vector4[] Paint(Piece piece, double scroll);
 
     private static Color Straight(Vector4 painted) => painted.W <= 0 ? new(ColorSpace.Srgb, 0, 0, 0, 0) : new(ColorSpace.Srgb, painted.X / painted.W, painted.Y / painted.W, painted.Z / painted.W, painted.W);
 }
 
 internal sealed record FlatLayer(MeasuredBoxOnPage Clip, Color Color, double Opacity, string Blend) : PaintedLayer(Clip, Opacity, Blend)
 {
-    protected override Func<int, int, Vector4> Paint(Piece piece, double scroll)
+    protected override Vector4[] Paint(Piece piece, double scroll)
     {
-        var color = Premultiplied.Of(Color);
-        return (_, _) => color;
+        var pixels = new Vector4[piece.Pixels];
+        Array.Fill(pixels, Premultiplied.Of(Color));
+        return pixels;
     }
 }
 
 /// <param name="Box">What the gradient is stretched over; beyond it begins anew.</param>
 internal sealed record GradientLayer(MeasuredBoxOnPage Clip, MeasuredBoxOnPage Box, GradientImage Image, double Opacity, string Blend) : PaintedLayer(Clip, Opacity, Blend)
 {
-    protected override Func<int, int, Vector4> Paint(Piece piece, double scroll) => (column, row) => Image.At(Within(piece.Left + column + 0.5 - Box.Left, Box.Width), Within(piece.Top + row + 0.5 - Box.Top, Box.Height));
+    protected override Vector4[] Paint(Piece piece, double scroll)
+    {
+        var pixels = new Vector4[piece.Pixels];
+        for (int row = 0, at = 0; row < piece.Height; row++)
+        {
+            var y = Within(piece.Top + row + 0.5 - Box.Top, Box.Height);
+            for (var column = 0; column < piece.Width; column++) pixels[at++] = Image.At(Within(piece.Left + column + 0.5 - Box.Left, Box.Width), y);
+        }
+        return pixels;
+    }
 
     private static double Within(double at, double length) => at >= 0 && at < length ? at : at - Math.Floor(at / length) * length;
 }
@@ -86,18 +106,18 @@ internal sealed record PictureLayer(
 {
     public override bool IsMoving => Goes != Goes.With;
 
-    protected override Func<int, int, Vector4> Paint(Piece piece, double scroll)
+    protected override Vector4[] Paint(Piece piece, double scroll)
     {
         var box = BoxAt(scroll);
         if (IsTiled) box = box with { Left = Math.Round(box.Left), Top = Math.Round(box.Top) };
         var part = new MeasuredBoxOnPage(piece.Left - box.Left, piece.Top - box.Top, piece.Width, piece.Height);
-        var pixels = Picture.Painted(Place((box.Width, box.Height), part), (part.Left, part.Top), (piece.Width, piece.Height));
-        return (column, row) =>
-        {
-            var at = 4 * (row * piece.Width + column);
-            var shown = new Vector4(pixels[at], pixels[at + 1], pixels[at + 2], pixels[at + 3]) / byte.MaxValue;
-            return Tones is not { } tones || shown.W <= 0 ? shown : Premultiplied.Of(Toning.Of(new(ColorSpace.Srgb, shown.X / shown.W, shown.Y / shown.W, shown.Z / shown.W, shown.W), tones.Shadows, tones.Highlights));
-        };
+        var bytes = Picture.Painted(Place((box.Width, box.Height), part), (part.Left, part.Top), (piece.Width, piece.Height));
+        var pixels = new Vector4[piece.Pixels];
+        for (var i = 0; i < pixels.Length; i++) pixels[i] = new Vector4(bytes[4 * i], bytes[4 * i + 1], bytes[4 * i + 2], bytes[4 * i + 3]) / byte.MaxValue;
+        if (Tones is not { } tones) return pixels;
+        var (shadows, highlights) = (Premultiplied.Of(tones.Shadows), Premultiplied.Of(tones.Highlights));
+        for (var i = 0; i < pixels.Length; i++) pixels[i] = Toning.Of(pixels[i], shadows, highlights);
+        return pixels;
     }
 
     /// <summary>The box it is placed in while the page is scrolled so far (<see cref="Rendering.FillLayers"/> says so in CSS).</summary>

@@ -33,15 +33,21 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
     {
         using var held = SiteStyles.Hold(earlier, later);
         if (blocks.Count == 0 && earlier.Sheets.SequenceEqual(later.Sheets)) return new(0, 0, later.LeftOut < 0);
-        var declarations = new Declarations(earlier, later);
+        var change = SheetChange.Of(earlier.Sheets, later.Sheets);
+        var declarations = new Declarations(earlier, later, change);
         int pages = 0, elements = 0;
         foreach (var page in later.Site.Pages)
         {
             cancel.ThrowIfCancellationRequested();
-            var styled = declarations.On(page);
-            var reached = styled.Document.All.Count(e => (e["data-block"] is { } block && blocks.Contains(block)) || declarations.Differ(styled, e));
-            if (reached > 0) pages++;
-            elements += reached;
+            var document = later[page].Document;
+            var reached = document.All.Where(e => e["data-block"] is { } block && blocks.Contains(block)).ToHashSet();
+            if (change.Reached(document) is { Count: > 0 } mayDiffer)
+            {
+                var styled = declarations.On(page);
+                reached.UnionWith(mayDiffer.Where(e => declarations.Differ(styled, styled.Document.All[e.Index])));
+            }
+            if (reached.Count > 0) pages++;
+            elements += reached.Count;
         }
         return new(pages, elements, later.LeftOut < 0);
     }
@@ -111,15 +117,17 @@ public sealed record Reach(int Pages, int Elements, bool IsWhole = true)
         private readonly Dictionary<Place, bool> known = [];
         private readonly Func<Page, StyledPage> find;
 
-        public Declarations(SiteStyles before, SiteStyles after)
+        public Declarations(SiteStyles before, SiteStyles after, SheetChange change)
         {
-            var sheets = before.Sheets.Concat(after.Sheets).Distinct().ToList();
+            var sheets = change.Before.Concat(change.After).Distinct().ToList();
             // Where the two ask other things of elements, the pages are looked at by what both ask.
             var areSame = ReferenceEquals(before.Places, after.Places);
             var places = areSame ? after.Places : Places.Of(sheets);
             find = areSame ? page => after[page] : page => after.With(page, places);
+            // What is found of all rules is kept, and for many of them quicker to take over than to find anew.
+            var isKept = areSame && 4 * change.After.Length > after.Sheets.Length;
             foreach (var window in Windows.Of(sheets, _ => true, isDarkAsked: false).All)
-                windows.Add(areSame ? (before.In(window), after.In(window)) : (new(RuleSet.Of(before.Sheets, window), SiteStyles.MostSteps), new(RuleSet.Of(after.Sheets, window), SiteStyles.MostSteps)));
+                windows.Add(isKept ? (before.In(window), after.In(window)) : (new(RuleSet.Of(change.Before, window), SiteStyles.MostSteps), new(RuleSet.Of(change.After, window), SiteStyles.MostSteps)));
         }
 
         /// <summary>A page as both ask about it.</summary>

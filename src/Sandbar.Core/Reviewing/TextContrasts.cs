@@ -250,9 +250,11 @@ public static class TextContrasts
     private static byte[] Bytes(Vector4[] pixels)
     {
         var bytes = new byte[4 * pixels.Length];
-        for (var i = 0; i < pixels.Length; i++) (bytes[4 * i], bytes[4 * i + 1], bytes[4 * i + 2], bytes[4 * i + 3]) = (Byte(pixels[i].X), Byte(pixels[i].Y), Byte(pixels[i].Z), byte.MaxValue);
+        for (var i = 0; i < pixels.Length; i++)
+        {
+            var channels = Vector4.Clamp(pixels[i], Vector4.Zero, Vector4.One) * byte.MaxValue + new Vector4(0.5f);
+            (bytes[4 * i], bytes[4 * i + 1], bytes[4 * i + 2], bytes[4 * i + 3]) = ((byte)channels.X, (byte)channels.Y, (byte)channels.Z, byte.MaxValue);
+        }
         return bytes;
-
-        static byte Byte(float channel) => (byte)(Math.Clamp(channel, 0, 1) * byte.MaxValue + 0.5f);
     }
 }

@@ -324,10 +324,10 @@ internal sealed class TextGround
 /// <summary>Layers that are faded and mixed as one.</summary>
 internal sealed record GroupLayer(MeasuredBoxOnPage Clip, ImmutableArray<PaintedLayer> Layers, double Opacity, string Blend) : PaintedLayer(Clip, Opacity, Blend)
 {
-    protected override Func<int, int, Vector4> Paint(Piece piece, double scroll)
+    protected override Vector4[] Paint(Piece piece, double scroll)
     {
         var all = new Vector4[piece.Pixels];
         foreach (var layer in Layers) layer.Over(all, piece, scroll);
-        return (column, row) => all[row * piece.Width + column];
+        return all;
     }
 }

@@ -34,14 +34,17 @@ public sealed record GroundContrast(double Worst, int X, int Y, double Mean)
         var pieces = Math.Clamp(count / LeastPiece, 1, MostPieces);
         var found = new (double Worst, int At, double Sum)[pieces];
         // Each piece is looked at by itself; of what is alike the first is told, as if they followed each other.
-        Parallel.For(0, pieces, n =>
+        if (pieces == 1) Look(0);
+        else Parallel.For(0, pieces, Look);
+        var worst = found.MinBy(p => p.Worst);
+        return new(worst.Worst, worst.At % width, worst.At / width, found.Sum(p => p.Sum) / count);
+
+        void Look(int n)
         {
             var (from, to) = ((int)((long)count * n / pieces), (int)((long)count * (n + 1) / pieces));
             var (low, at, sum) = OfPiece(rgba.Span[(4 * from)..(4 * to)], ink);
             found[n] = (low, from + at, sum);
-        });
-        var worst = found.MinBy(p => p.Worst);
-        return new(worst.Worst, worst.At % width, worst.At / width, found.Sum(p => p.Sum) / count);
+        }
     }
 
     private static (double Worst, int At, double Sum) OfPiece(ReadOnlySpan<byte> rgba, Ink ink)

@@ -1,3 +1,4 @@
+using System.Numerics;
 using Sandbar.Core.Checking;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
@@ -7,6 +8,7 @@ using Sandbar.Core.Interchange;
 using Sandbar.Core.Rendering;
 using Sandbar.Core.Reviewing;
 using Sandbar.Css.Colors;
+using Sandbar.Css.Images;
 
 namespace Sandbar.Core.Tests.Rendering;
 
@@ -219,7 +221,9 @@ public class FillLayersTests
     [InlineData("#ff0000", "#4c5556")]
     [InlineData("#00ff00", "#b5ae9a")]
     public void Toning_runs_between_its_two_colours_by_how_light_a_pixel_is(string pixel, string toned) =>
-        Assert.Equal(toned, ColorText.Hex(Toning.Of(ColorText.Parse(pixel), ColorText.Parse("#20303a"), ColorText.Parse("#f0e0c0"))));
+        Assert.Equal(toned, ColorText.Hex(Premultiplied.Color(Toning.Of(Painted(pixel), Painted("#20303a"), Painted("#f0e0c0")))));
+
+    private static Vector4 Painted(string color) => Premultiplied.Of(ColorText.Parse(color));
 
     [Fact]
     public void Pairs_to_tone_in_are_dark_and_light_and_of_the_palette()

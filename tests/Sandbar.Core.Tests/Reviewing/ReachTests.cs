@@ -1,3 +1,4 @@
+using CsCheck;
 using Sandbar.Core.Design;
 using Sandbar.Core.Editing;
 using Sandbar.Core.Foundations.Type;
@@ -85,6 +86,21 @@ public class ReachTests
         var deep = $"main {{ {string.Concat(Enumerable.Repeat("&, & * { ", 24))} .card-body {{ color: red }} {new string('}', 25)}";
         AssertReach(new SetOverrides($"{css}\n{deep}"), "main .card-body");
     }
+
+    /// <summary>Where a rule asks what is around an element, all rules are looked at; otherwise those alone that an edit bears on.</summary>
+    [Fact]
+    public void Few_rules_tell_as_much_as_all_of_them() => Gen.Select(RandomEdits.Any.Array[0, 4], RandomEdits.Any.Array[1, 3]).Sample(
+        (before, edits) =>
+        {
+            static Site Made(Site site, IEnumerable<Edit> edits) => edits.Aggregate(site, (s, e) => e.Apply(s).Site ?? s);
+            var site = Made(Demo.Site, before);
+            var after = Made(site, edits);
+            return Reach.Of(site, after, default) == Reach.Of(Asking(site), Asking(after), default);
+        },
+        iter: RandomTimes.Of(25),
+        threads: 1);
+
+    private static Site Asking(Site site) => site.After(new SetOverrides($"@container (min-width: 1px) {{ .called-by-nothing {{ color: red }} }}\n{site.Overrides.Site}"));
 
     private static void AssertReach(Edit edit, string selector) => Assert.Equal(Count(selector), Reach.Of(Demo.Site, Demo.Site.After(edit), TestContext.Current.CancellationToken));
 

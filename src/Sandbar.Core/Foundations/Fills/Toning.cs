@@ -1,8 +1,10 @@
 using System.Collections.Immutable;
 using System.Globalization;
+using System.Numerics;
 using Sandbar.Core.Design;
 using Sandbar.Core.Foundations.Palette;
 using Sandbar.Css.Colors;
+using Sandbar.Css.Images;
 
 namespace Sandbar.Core.Foundations.Fills;
 
@@ -21,11 +23,13 @@ public static class Toning
     private const double Red = 0.2126, Green = 0.7152, Blue = 0.0722;
 
     /// <summary>A pixel as it is toned; its alpha stays.</summary>
-    public static Color Of(Color pixel, Color shadows, Color highlights)
+    /// <param name="pixel">As it is painted (<see cref="Premultiplied"/>).</param>
+    /// <param name="shadows">Opaque.</param>
+    /// <param name="highlights">Opaque.</param>
+    public static Vector4 Of(Vector4 pixel, Vector4 shadows, Vector4 highlights)
     {
-        var light = Red * pixel.C1 + Green * pixel.C2 + Blue * pixel.C3;
-        double Between(double dark, double bright) => dark + light * (bright - dark);
-        return new(ColorSpace.Srgb, Between(shadows.C1, highlights.C1), Between(shadows.C2, highlights.C2), Between(shadows.C3, highlights.C3), pixel.Alpha);
+        var toned = shadows * pixel.W + Vector4.Dot(pixel, new((float)Red, (float)Green, (float)Blue, 0)) * (highlights - shadows);
+        return toned with { W = pixel.W };
     }
 
     /// <summary>The filter that does so, as an address of its own: a file of filters beside the sheet is not taken from a folder.</summary>
