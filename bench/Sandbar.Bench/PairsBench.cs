@@ -7,7 +7,7 @@ using Sandbar.Tests;
 
 namespace Sandbar.Bench;
 
-/// <summary>What it costs to find every pair of colours of a site: at first, and after an edit of one value, of one line of the overrides and of one block.</summary>
+/// <summary>What it costs to find every pair of colours of a site, at first and after an edit of one value, of one line of the overrides and of one block; and how far each of these reaches.</summary>
 internal static class PairsBench
 {
     private const int Rounds = 60, WarmUp = 120, Pages = 200, BlocksOnPage = 40;
@@ -40,17 +40,31 @@ internal static class PairsBench
 
     private static void Print(string what, Site site, Func<int, Edit> edit)
     {
-        var times = new List<double>();
+        var (pairs, reaches) = (new List<double>(), new List<double>());
+        var reach = new Reach(0, 0);
         for (var n = 0; n < WarmUp + Rounds; n++)
         {
-            site = Made(site, edit(n));
-            var from = Stopwatch.GetTimestamp();
-            _ = ContrastPairs.Of(site, default).Length;
-            times.Add(Stopwatch.GetElapsedTime(from).TotalMilliseconds);
+            var (before, after) = (site, Made(site, edit(n)));
+            pairs.Add(Took(() => _ = ContrastPairs.Of(after, default).Length));
+            reaches.Add(Took(() => reach = Reach.Of(before, after, default)));
+            site = after;
         }
-        // The first edits of a program that has just begun: its code is still being made.
+        Console.WriteLine($"{what}: {Said(pairs)}");
+        Console.WriteLine($"{what}, how far it reaches ({reach.Pages} pages, {reach.Elements} elements): {Said(reaches)}");
+    }
+
+    private static double Took(Action work)
+    {
+        var from = Stopwatch.GetTimestamp();
+        work();
+        return Stopwatch.GetElapsedTime(from).TotalMilliseconds;
+    }
+
+    /// <summary>The first edits of a program that has just begun are told apart: its code is still being made.</summary>
+    private static string Said(List<double> times)
+    {
         var first = times[..10].Order().ElementAt(5);
-        times = [.. times[WarmUp..].Order()];
-        Console.WriteLine($"{what}: {times[times.Count / 2]:0.0} ms, p95 {times[(int)(times.Count * 0.95)]:0.0} ms; median of the first ten {first:0.0} ms");
+        List<double> rest = [.. times[WarmUp..].Order()];
+        return $"{rest[rest.Count / 2]:0.0} ms, p95 {rest[(int)(rest.Count * 0.95)]:0.0} ms; median of the first ten {first:0.0} ms";
     }
 }
