@@ -13,13 +13,15 @@ public enum MendedSide
 public sealed record MendedPair(Color Text, Color Ground, double Ratio, double Difference);
 
 /// <summary>
-/// The nearest colour that reaches a contrast: OKLCH hue as it is, lightness to either side, chroma given up where sRGB or the eye asks for it. Of each chroma the first lightness
+/// The nearest colour that reaches a contrast: OKLCH hue as it is, lightness to either side, chroma given up, or a little more of it, where sRGB or the eye asks for it. Of each chroma the first lightness
 /// that reaches the target is looked for, and of these the one that looks least different is taken. All colours are eight bits a channel: what counts is what is released.
 /// </summary>
 public static class Mend
 {
-    // Shares of the chroma there is: nearly all of it is nearly always best.
-    private static readonly double[] Shares = [1, 0.9, 0.75, 0.5, 0.25, 0];
+    // Shares of the chroma there is: nearly all of it is nearly always best; dark colours that get darker look more alike with a little more.
+    private static readonly double[] Shares = [1, 0.9, 0.75, 0.5, 0.25, 0, 1.15];
+
+    private const double MostShare = 1.5;
 
     private const int Halvings = 12, Roundings = 24;
 
@@ -50,7 +52,7 @@ public static class Mend
         for (var step = 0.08; step > 0.01; step /= 2)
         {
             var around = share;
-            Try(Math.Min(1, around + step));
+            Try(Math.Min(MostShare, around + step));
             Try(Math.Max(0, around - step));
         }
         if (best is not { } found) return null;
